@@ -1,0 +1,250 @@
+using System.Text.Json;
+using System.Text.Json.Nodes;
+using Zephyros.Core.Board;
+using Zephyros.Core.Path;
+using Zephyros.Core.Setups;
+using Zephyros.Core.Units;
+using Zephyros.Core.Wire.Packed16;
+
+namespace Zephyros.Core.Bench;
+
+/// <summary>A simulated transmitter, link, receiver and board on a virtual clock. The same movements at the same times give the same
+/// pictures. Not safe for use by several threads.</summary>
+/// <remarks>Frames go through the real encoder and decoder. A receiver without link falls silent.</remarks>
+public sealed class BenchRun
+{
+    private readonly Packed16Decoder decoder = new();
+    private readonly byte[] bytes = new byte[Packed16Format.FrameBytes];
+    private SignalPlan plan;
+    private SignalValues values;
+    private double[] settings;
+    private Microseconds[] seen;
+    private BoardState board = BoardMachine.PowerUp();
+    private BoardReading reading;
+    private TimeSpan now;
+    private TimeSpan nextFrame;
+    private TimeSpan lastGood;
+    private Announcement? said;
+
+    /// <summary>A bench with every control at its start position, the link up and the craft just powered.</summary>
+    public BenchRun(Setup setup)
+    {
+        plan = SignalPlan.Compile(setup);
+        values = plan.CreateValues();
+        settings = [.. plan.Model.Controls.Select(c => c.Value.StartSetting)];
+        seen = new Microseconds[values.Received.Length];
+        plan.Evaluate(values);
+    }
+
+    /// <summary>Counts the changes that a page would show.</summary>
+    public long Sequence { get; private set; } = 1;
+
+    /// <summary>True while the radio link is up.</summary>
+    public bool Link { get; private set; } = true;
+
+    /// <summary>True while the craft's battery is connected.</summary>
+    public bool Power => board.Powered;
+
+    /// <summary>The state of the board.</summary>
+    public BoardState Board => board;
+
+    /// <summary>The setup that is on the bench.</summary>
+    public Setup Setup => plan.Setup;
+
+    /// <summary>The virtual time since the bench was set up.</summary>
+    public TimeSpan Now => now;
+
+    /// <summary>Puts another revision of the setup on the bench. Controls keep their positions where they still have them; the board
+    /// restarts, disarmed, when anything behind the transmitter changed.</summary>
+    public void Replace(Setup setup)
+    {
+        var before = plan;
+        var kept = before
+            .Model.Controls.Select((c, i) => (c.Key, settings[i]))
+            .ToDictionary(k => k.Key, k => k.Item2, StringComparer.Ordinal);
+        plan = SignalPlan.Compile(setup);
+        values = plan.CreateValues();
+        settings = [.. plan.Model.Controls.Select(c => c.Value.StartSetting)];
+        foreach (var (id, setting) in kept)
+            Put(id, setting);
+        plan.Evaluate(values);
+        if (Power && !SameBoard(before.Setup, setup))
+            Restart();
+        Sequence++;
+    }
+
+    /// <summary>Moves a control.</summary>
+    /// <param name="control">Its id.</param>
+    /// <param name="setting">Percent for a stick or a dial, the position for a switch, 0 or 1 for a button.</param>
+    /// <returns>False when there is no such control or it cannot be put there; nothing has moved then.</returns>
+    public bool Move(string control, double setting)
+    {
+        if (!Put(control, setting))
+            return false;
+        plan.Evaluate(values);
+        Sequence++;
+        return true;
+    }
+
+    /// <summary>Switches the radio link on or off.</summary>
+    public void SetLink(bool up)
+    {
+        if (Link == up)
+            return;
+        Link = up;
+        AlignNextFrame();
+        Sequence++;
+    }
+
+    /// <summary>Connects the craft's battery or takes it off.</summary>
+    public void SetPower(bool on)
+    {
+        if (Power == on)
+            return;
+        if (on)
+            Restart();
+        else
+            board = BoardState.Off;
+        AlignNextFrame();
+        Say(on ? "Battery connected" : "Battery off");
+    }
+
+    /// <summary>Lets virtual time pass; frames go out and the board works.</summary>
+    /// <param name="to">The time to reach. An earlier time than <see cref="Now"/> changes nothing.</param>
+    public void AdvanceTo(TimeSpan to)
+    {
+        while (true)
+        {
+            var frame = Link && Power ? nextFrame : TimeSpan.MaxValue;
+            var loss = board.HasSignal ? lastGood + plan.Setup.Board.SignalTimeout.ToTimeSpan() : TimeSpan.MaxValue;
+            // A frame that comes at the very moment of the loss is in time.
+            var due = frame <= loss ? frame : loss;
+            if (due > to)
+                break;
+            now = due;
+            if (frame <= loss)
+                SendFrame();
+            else
+                Become(BoardMachine.LoseSignal(board));
+        }
+
+        if (to > now)
+            now = to;
+    }
+
+    /// <summary>The picture at this moment.</summary>
+    /// <param name="follow">The control to follow; an unknown id follows the first control.</param>
+    public BenchSnapshot Snapshot(string follow)
+    {
+        var followed = plan.Model.IndexOf(follow) >= 0 ? follow : plan.Model.Controls[0].Key;
+        return new BenchSnapshot
+        {
+            Sequence = Sequence,
+            Settings = plan
+                .Model.Controls.Select((c, i) => (c.Key, settings[i]))
+                .ToDictionary(s => s.Key, s => s.Item2, StringComparer.Ordinal),
+            Steps = plan.Model.Channels.ToDictionary(
+                c => c.Id,
+                c => (IReadOnlyList<Percent>)values.Slots[c.FirstSlot..(c.LastSlot + 1)],
+                StringComparer.Ordinal
+            ),
+            Sent = [.. values.Sent],
+            Received = [.. seen],
+            Link = Link,
+            Power = Power,
+            Board = BoardReport.Of(plan, board, reading),
+            Trace = new PathTracer(plan, values, board, seen).Follow(followed),
+            Said = said,
+        };
+    }
+
+    private static bool SameBoard(Setup one, Setup other) =>
+        JsonNode.DeepEquals(
+            JsonSerializer.SerializeToNode(one.Board, SetupJson.Options),
+            JsonSerializer.SerializeToNode(other.Board, SetupJson.Options)
+        )
+        && one.Wire == other.Wire
+        && one.Air == other.Air;
+
+    private bool Put(string control, double setting)
+    {
+        var index = plan.Model.IndexOf(control);
+        if (index < 0 || plan.Model.Controls[index].Value.Read(setting) is not { } value)
+            return false;
+        values.Hands[index] = value;
+        settings[index] = setting;
+        return true;
+    }
+
+    private void Restart()
+    {
+        board = BoardMachine.PowerUp();
+        reading = default;
+        AlignNextFrame();
+    }
+
+    // Frames stand on a grid of the format's period, whenever link or power come back.
+    private void AlignNextFrame()
+    {
+        var period = plan.Setup.Wire.FramePeriod.ToTimeSpan();
+        nextFrame = TimeSpan.FromTicks((now.Ticks / period.Ticks * period.Ticks) + period.Ticks);
+    }
+
+    private void SendFrame()
+    {
+        nextFrame = now + plan.Setup.Wire.FramePeriod.ToTimeSpan();
+        var frame = default(Packed16Frame);
+        for (var i = 0; i < Packed16Format.Channels; i++)
+            frame[i] = (ushort)values.Counts[i];
+        Packed16Codec.Encode(frame, bytes);
+        decoder.Gap();
+        ReadOnlySpan<byte> stream = bytes;
+        while (decoder.TryRead(ref stream, out var received))
+        {
+            if (received.IsFresh)
+                Receive(received);
+        }
+    }
+
+    private void Receive(in Packed16Frame frame)
+    {
+        var changed = false;
+        for (var i = 0; i < seen.Length; i++)
+        {
+            var pulse = Packed16Format.ToMicroseconds(frame[i]);
+            changed |= pulse != seen[i];
+            seen[i] = pulse;
+        }
+
+        lastGood = now;
+        reading = BoardReading.Of(plan.Setup.Board, seen);
+        if (changed)
+            Sequence++;
+        Become(BoardMachine.Receive(board, reading));
+    }
+
+    private void Become(BoardState next)
+    {
+        var before = board;
+        board = next;
+        if (before == next)
+            return;
+        Sequence++;
+        if (before.HasSignal != next.HasSignal)
+            Say(
+                next.HasSignal ? "Signal"
+                : before.Armed ? "Signal lost, motors stopped"
+                : "Signal lost"
+            );
+        if (before.Armed != next.Armed && next.HasSignal)
+            Say(next.Armed ? "Armed" : "Disarmed");
+        if (before.Refusal != next.Refusal && next.Refusal is not (ArmRefusal.None or ArmRefusal.NoSignal))
+            Say("Refused. " + BoardReport.Refusal(plan, next.Refusal, reading));
+    }
+
+    private void Say(string text)
+    {
+        said = new Announcement((said?.Number ?? 0) + 1, text);
+        Sequence++;
+    }
+}

@@ -1,0 +1,38 @@
+using Zephyros.Core.Path;
+using Zephyros.Core.Units;
+
+namespace Zephyros.Core.Bench;
+
+/// <summary>Everything that a page draws of the bench at one moment.</summary>
+public sealed record BenchSnapshot
+{
+    /// <summary>Counts the changes of the bench; the same number is the same picture.</summary>
+    public required long Sequence { get; init; }
+
+    /// <summary>Where each control stands: percent for sticks and dials, the position for switches, 0 or 1 for buttons.</summary>
+    public required IReadOnlyDictionary<string, double> Settings { get; init; }
+
+    /// <summary>The value after every step of every channel that the model feeds, by channel id.</summary>
+    public required IReadOnlyDictionary<string, IReadOnlyList<Percent>> Steps { get; init; }
+
+    /// <summary>What the transmitter sends, channel 1 first.</summary>
+    public required IReadOnlyList<Microseconds> Sent { get; init; }
+
+    /// <summary>What the board received last, channel 1 first.</summary>
+    public required IReadOnlyList<Microseconds> Received { get; init; }
+
+    /// <summary>True while the radio link is up.</summary>
+    public required bool Link { get; init; }
+
+    /// <summary>True while the craft's battery is connected.</summary>
+    public required bool Power { get; init; }
+
+    /// <summary>What the board says.</summary>
+    public required BoardReport Board { get; init; }
+
+    /// <summary>The followed control along the path.</summary>
+    public required PathTrace Trace { get; init; }
+
+    /// <summary>The latest announcement; null before the first.</summary>
+    public required Announcement? Said { get; init; }
+}

@@ -1,0 +1,21 @@
+namespace Zephyros.Core.Board;
+
+/// <summary>Why a board refuses to arm.</summary>
+public enum ArmRefusal
+{
+    /// <summary>It does not refuse.</summary>
+    None,
+
+    /// <summary>No good frames arrive.</summary>
+    NoSignal,
+
+    /// <summary>The arm switch was already on when the board was powered.</summary>
+    SwitchOnAtPowerUp,
+
+    /// <summary>The arm switch was already on when the signal returned.</summary>
+    SwitchOnAtSignalReturn,
+
+    /// <summary>The throttle, as the board reads it, was not low when the arm switch was put on. It stays refused until the
+    /// switch has been off.</summary>
+    ThrottleNotLow,
+}

@@ -1,0 +1,46 @@
+using System.ComponentModel;
+using System.ComponentModel.DataAnnotations;
+using System.Text.Json.Serialization;
+using Zephyros.Core.Units;
+
+namespace Zephyros.Core.Board;
+
+/// <summary>A function that is active while its AUX channel is inside a band.</summary>
+public sealed record BoardFunction
+{
+    /// <summary>What the function does.</summary>
+    [Description("What the function does.")]
+    public required FunctionKind Kind { get; init; }
+
+    /// <summary>The function in the pilot's words.</summary>
+    [Description("The function in the pilot's words.")]
+    [StringLength(40, MinimumLength = 1)]
+    public required string Label { get; init; }
+
+    /// <summary>The id of the transmitter control that is meant to work it.</summary>
+    [Description("The id of the transmitter control that is meant to work the function.")]
+    [StringLength(32, MinimumLength = 1)]
+    public required string Control { get; init; }
+
+    /// <summary>The AUX number that the board watches, 1 to 28; AUX n is channel n + 4.</summary>
+    [Description("The AUX number that the board watches; AUX n is channel n + 4.")]
+    [Range(1, 28)]
+    public required int Aux { get; init; }
+
+    /// <summary>The lowest value of the band; it belongs to the band.</summary>
+    [Description("The lowest value of the band, in microseconds; it belongs to the band.")]
+    [Range(800, 2200)]
+    public required Microseconds Low { get; init; }
+
+    /// <summary>The end of the band; it no longer belongs to it.</summary>
+    [Description("The end of the band, in microseconds; it no longer belongs to the band.")]
+    [Range(800, 2200)]
+    public required Microseconds High { get; init; }
+
+    /// <summary>The channel behind <see cref="Aux"/>.</summary>
+    [JsonIgnore]
+    public ChannelNumber Channel => ChannelNumber.FromAux(Aux);
+
+    /// <summary>True when a value lies in the half-open band [low, high).</summary>
+    public bool Contains(Microseconds value) => value.Value >= Low.Value && value.Value < High.Value;
+}

@@ -1,0 +1,61 @@
+using System.Collections.Immutable;
+using System.ComponentModel;
+using System.ComponentModel.DataAnnotations;
+using System.Text.Json.Serialization;
+using Zephyros.Core.Model;
+using Zephyros.Core.Units;
+
+namespace Zephyros.Core.Board;
+
+/// <summary>The flight controller's settings as far as the receiver's signal meets them.</summary>
+public sealed record FlightBoard
+{
+    /// <summary>What the pilot calls the board.</summary>
+    [Description("What the pilot calls the board.")]
+    [StringLength(40)]
+    public string Alias { get; init; } = "";
+
+    /// <summary>The serial ports by id.</summary>
+    [Description("The serial ports by id.")]
+    public required ImmutableDictionary<string, SerialPort> Ports { get; init; }
+
+    /// <summary>The one port that the receiver is soldered to.</summary>
+    [Description("The id of the one port that the receiver is soldered to.")]
+    [StringLength(32, MinimumLength = 1)]
+    public required string ReceiverPort { get; init; }
+
+    /// <summary>The axis that the board reads from each of channels 1 to 4.</summary>
+    [Description("The axis that the board reads from each of channels 1 to 4: A roll, E pitch, T throttle, R yaw.")]
+    [RegularExpression("^[AETR]{4}$")]
+    public required StickOrder Map { get; init; }
+
+    /// <summary>Below this the board takes the throttle for low. The limit itself is not low.</summary>
+    [Description("Below this value the board takes the throttle for low, in microseconds.")]
+    [Range(880, 1500)]
+    public required Microseconds ThrottleLow { get; init; }
+
+    /// <summary>How long good frames must be missing until the board knows that the signal is lost.</summary>
+    /// <remarks>From memory: 100 to 300 ms (figures.md, "Signal loss").</remarks>
+    [Description(
+        "How long good frames must be missing until the board knows that the signal is lost, in milliseconds."
+    )]
+    [Range(20, 5000)]
+    public required Milliseconds SignalTimeout { get; init; }
+
+    /// <summary>The rate of turn at full stick, for a linear curve.</summary>
+    [Description("The rate of turn at full stick, for a linear curve, in degrees per second.")]
+    [Range(10, 2000)]
+    public required DegreesPerSecond MaximumRate { get; init; }
+
+    /// <summary>The board's functions by id. In this version: arm, at most once.</summary>
+    [Description("The board's functions by id; at most one of them arms.")]
+    public required ImmutableDictionary<string, BoardFunction> Functions { get; init; }
+
+    /// <summary>The arm function, or null when the board has none and so never arms.</summary>
+    [JsonIgnore]
+    public KeyValuePair<string, BoardFunction>? Arm =>
+        Functions
+            .Where(f => f.Value.Kind == FunctionKind.Arm)
+            .Select(f => (KeyValuePair<string, BoardFunction>?)f)
+            .FirstOrDefault();
+}

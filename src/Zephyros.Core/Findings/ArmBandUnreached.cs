@@ -1,0 +1,40 @@
+using Zephyros.Core.Path;
+using Zephyros.Core.Setups;
+
+namespace Zephyros.Core.Findings;
+
+/// <summary>No position of the arm switch gives a value inside the arm band.</summary>
+public sealed class ArmBandUnreached : IFindingRule
+{
+    /// <inheritdoc />
+    public IEnumerable<Finding> Examine(SignalPlan plan)
+    {
+        if (ArmingPath.Of(plan) is not { Arrives: true } arming || arming.Cells is not { Count: > 0 } cells)
+            yield break;
+        if (cells.Any(c => c.Activates(arming.FunctionId)))
+            yield break;
+        var far = cells[^1];
+        var (low, high) = arming.BandAround(far);
+        yield return new Finding
+        {
+            Key = $"arm-band-unreached:{arming.FunctionId}",
+            Severity = Severity.Danger,
+            Station = Station.Board,
+            Place = $"{arming.Place}/low",
+            Title = $"No position of {arming.Control.Name} arms",
+            What =
+                $"Its positions arrive as {string.Join(", ", cells.Select(c => $"{c.Name} {c.Received}"))}; "
+                + $"{arming.Function.Label} is active from {arming.Function.Low.Value:0} to {arming.Function.High}.",
+            Why = "The board never arms, and gives no reason for it.",
+            Provenance = "Half-open bands in steps of 25 µs: from memory.",
+            Fixes =
+            [
+                new Fix(
+                    "band",
+                    $"Puts the band around the {far.Name} position, midway to the next one.",
+                    Edits.MoveBand(plan.Setup, arming.FunctionId, low, high)
+                ),
+            ],
+        };
+    }
+}

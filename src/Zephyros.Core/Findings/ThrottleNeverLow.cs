@@ -1,0 +1,45 @@
+using Zephyros.Core.Hands;
+using Zephyros.Core.Model;
+using Zephyros.Core.Path;
+using Zephyros.Core.Setups;
+using Zephyros.Core.Units;
+
+namespace Zephyros.Core.Findings;
+
+/// <summary>The throttle stick at its low end does not get below the board's throttle-low limit.</summary>
+public sealed class ThrottleNeverLow : IFindingRule
+{
+    // Common practice, no source: the limit goes about 10 us above the low end (figures.md).
+    private const double Above = 10;
+
+    /// <inheritdoc />
+    public IEnumerable<Finding> Examine(SignalPlan plan)
+    {
+        var setup = plan.Setup;
+        var number = setup.Board.Map.ChannelOf(StickAxis.Throttle);
+        // With another order the throttle arrives elsewhere; that is the order's finding.
+        if (ChannelOrder.StickOn(setup.Model, setup.Transmitter, number) != StickAxis.Throttle)
+            yield break;
+        var lowest = plan.With(setup.Transmitter.StickOf(StickAxis.Throttle)!, -100).Received[number.Value - 1];
+        if (lowest.Value < setup.Board.ThrottleLow.Value)
+            yield break;
+        var limit = new Microseconds(Math.Ceiling(lowest.Value + Above));
+        var fixes =
+            limit.Value <= Microseconds.Neutral.Value
+                ? [new Fix("limit", "Puts the limit 10 µs above the low end.", Edits.LimitThrottleLow(setup, limit))]
+                : Array.Empty<Fix>();
+        yield return new Finding
+        {
+            Key = "throttle-never-low",
+            Severity = Severity.Danger,
+            Station = Station.Board,
+            Place = "/board/throttleLow",
+            Title = "The board never sees the throttle low",
+            What =
+                $"With the stick down {lowest} arrives; the board takes only values below {setup.Board.ThrottleLow} for low.",
+            Why = "The board refuses to arm, whatever the pilot does.",
+            Provenance = "Common practice, no source: the limit lies about 10 µs above the low end.",
+            Fixes = fixes,
+        };
+    }
+}

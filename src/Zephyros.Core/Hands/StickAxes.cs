@@ -1,0 +1,33 @@
+namespace Zephyros.Core.Hands;
+
+/// <summary>The letter and the name of each axis.</summary>
+public static class StickAxes
+{
+    /// <summary>All four axes, in the order of the letters A, E, T, R.</summary>
+    public static IReadOnlyList<StickAxis> All { get; } =
+    [StickAxis.Roll, StickAxis.Pitch, StickAxis.Throttle, StickAxis.Yaw];
+
+    /// <summary>The letter of an axis in a channel order.</summary>
+    public static char Letter(this StickAxis axis) => "AETR"[(int)axis];
+
+    /// <summary>The axis as a lower-case word, for sentences.</summary>
+    public static string Word(this StickAxis axis) =>
+        axis switch
+        {
+            StickAxis.Roll => "roll",
+            StickAxis.Pitch => "pitch",
+            StickAxis.Throttle => "throttle",
+            _ => "yaw",
+        };
+
+    /// <summary>The axis of a letter, or null when the letter is none of A, E, T, R.</summary>
+    public static StickAxis? FromLetter(char letter) =>
+        letter switch
+        {
+            'A' => StickAxis.Roll,
+            'E' => StickAxis.Pitch,
+            'T' => StickAxis.Throttle,
+            'R' => StickAxis.Yaw,
+            _ => null,
+        };
+}

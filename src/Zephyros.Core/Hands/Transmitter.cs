@@ -1,0 +1,68 @@
+using System.Collections.Immutable;
+using System.ComponentModel;
+using System.ComponentModel.DataAnnotations;
+using System.Text.Json.Serialization;
+using Zephyros.Core.Units;
+
+namespace Zephyros.Core.Hands;
+
+/// <summary>A transmitter as a snapshot inside a setup: its controls, its scale and its limits.</summary>
+public sealed record Transmitter
+{
+    /// <summary>The id of the transmitter that this snapshot was taken from.</summary>
+    [Description("The id of the transmitter that this snapshot was taken from.")]
+    [RegularExpression("^[a-z0-9][a-z0-9-]{0,31}$")]
+    public required string Origin { get; init; }
+
+    /// <summary>The transmitter's name.</summary>
+    [Description("The transmitter's name.")]
+    [StringLength(40, MinimumLength = 1)]
+    public required string Name { get; init; }
+
+    /// <summary>Stick mode, 1 to 4.</summary>
+    [Description("Stick mode: which hand holds what.")]
+    [Range(1, 4)]
+    public required int StickMode { get; init; }
+
+    /// <summary>How many microseconds it puts on one percent.</summary>
+    [Description("How many microseconds one percent is: wide 5.12, narrow 4, even 5.")]
+    public required PulseScale Scale { get; init; }
+
+    /// <summary>How many channels the transmitter can send, 4 to 32.</summary>
+    [Description("How many channels the transmitter can send.")]
+    [Range(4, 32)]
+    public required int Channels { get; init; }
+
+    /// <summary>The largest endpoint that it accepts, in percent either side of the centre.</summary>
+    [Description("The largest endpoint that the transmitter accepts, in percent either side of the centre.")]
+    [Range(100, 150)]
+    public required Percent TravelLimit { get; init; }
+
+    /// <summary>The controls by id.</summary>
+    [Description("The controls by id.")]
+    public required ImmutableDictionary<string, Control> Controls { get; init; }
+
+    /// <summary>The controls where the fingers find them: sticks first (roll, pitch, throttle, yaw), then switches, dials and buttons,
+    /// each from left to right. This order is the same everywhere.</summary>
+    [JsonIgnore]
+    public IReadOnlyList<KeyValuePair<string, Control>> Listed =>
+        [.. Controls.OrderBy(c => Rank(c.Value)).ThenBy(c => c.Key, StringComparer.Ordinal)];
+
+    /// <summary>The id of the stick that commands <paramref name="axis"/>, or null when there is none.</summary>
+    public string? StickOf(StickAxis axis) =>
+        Controls
+            .Where(c => c.Value is StickControl stick && stick.Axis == axis)
+            .Select(c => c.Key)
+            .Order(StringComparer.Ordinal)
+            .FirstOrDefault();
+
+    private static int Rank(Control control) =>
+        control switch
+        {
+            StickControl stick => (int)stick.Axis,
+            SwitchControl { Place: var place } => 100 + (int)place,
+            DialControl { Place: var place } => 200 + (int)place,
+            ButtonControl { Place: var place } => 300 + (int)place,
+            _ => 400,
+        };
+}

@@ -1,0 +1,278 @@
+using Zephyros.Core.Board;
+using Zephyros.Core.Hands;
+using Zephyros.Core.Model;
+using Zephyros.Core.Units;
+using Zephyros.Core.Wire.Packed16;
+
+namespace Zephyros.Core.Path;
+
+/// <summary>Follows one control from the hands to the craft and says at every station what has become of it.</summary>
+public sealed class PathTracer
+{
+    private readonly SignalPlan plan;
+    private readonly SignalValues values;
+    private readonly BoardState board;
+    private readonly IReadOnlyList<Microseconds> seen;
+
+    /// <summary>Prepares to follow controls at one moment.</summary>
+    /// <param name="plan">The compiled setup.</param>
+    /// <param name="values">The values up to the wire.</param>
+    /// <param name="board">The state of the board.</param>
+    /// <param name="seen">What the board received last; the same as the wire's values while frames arrive.</param>
+    public PathTracer(SignalPlan plan, SignalValues values, BoardState board, IReadOnlyList<Microseconds> seen)
+    {
+        this.plan = plan;
+        this.values = values;
+        this.board = board;
+        this.seen = seen;
+    }
+
+    /// <summary>Follows a control. One that several channels take is followed on the channel with the lowest number.</summary>
+    /// <exception cref="ArgumentException">There is no such control.</exception>
+    public PathTrace Follow(string controlId)
+    {
+        var index = plan.Model.IndexOf(controlId);
+        if (index < 0)
+            throw new ArgumentException($"There is no control \"{controlId}\".", nameof(controlId));
+        var control = plan.Model.Controls[index].Value;
+        var hands = AtHands(control, values.Hands[index]);
+        var channel = plan.ChannelsOf(controlId).FirstOrDefault();
+        return new PathTrace(
+            controlId,
+            control.Name,
+            channel is null ? Unfed(hands) : [hands, .. Behind(control, controlId, channel)]
+        );
+    }
+
+    private static TraceStop[] Unfed(TraceStop hands) =>
+        [
+            hands,
+            Ended(Station.Model, "no channel takes it"),
+            .. new[] { Station.Air, Station.Wire, Station.Board, Station.Craft }.Select(s => Ended(s, "")),
+        ];
+
+    private static TraceStop Ended(Station station, string note) => new(station, "–", "", note, TraceMark.Ended, []);
+
+    private IEnumerable<TraceStop> Behind(Control control, string controlId, PlannedChannel channel)
+    {
+        yield return AtModel(channel);
+        var number = channel.Channel.Number;
+        if (number.Value > SignalPlan.CarriedChannels(plan.Setup))
+        {
+            var limit = SignalPlan.CarriedChannels(plan.Setup);
+            yield return Ended(Station.Air, $"only channels 1 to {limit} are carried") with
+            {
+                Mark = TraceMark.Wrong,
+            };
+            foreach (var station in new[] { Station.Wire, Station.Board, Station.Craft })
+                yield return Ended(station, "");
+            yield break;
+        }
+
+        yield return AtAir(number);
+        yield return AtWire(number);
+        if (!board.HasSignal)
+        {
+            yield return Ended(Station.Board, board.Powered ? "no good frames arrive" : "the craft has no power");
+            yield return Ended(Station.Craft, "motors off");
+            yield break;
+        }
+
+        var arrival = number.Aux is null ? AtStickInput(control, number) : AtAuxInput(controlId, number);
+        foreach (var stop in arrival)
+            yield return stop;
+    }
+
+    private TraceStop AtHands(Control control, Percent value)
+    {
+        var (figure, unit, note) = control switch
+        {
+            StickControl stick => (Figures.Signed(value.Value, 0), "%", StickNote(stick, value)),
+            SwitchControl selector => SwitchFigure(selector, value),
+            ButtonControl => (value.Value > 0 ? "held" : "released", "", $"reads {value}"),
+            _ => (Figures.Signed(value.Value, 0), "%", "dial"),
+        };
+        return new TraceStop(Station.Hands, figure, unit, note, TraceMark.Live, [$"{control.Name} reads {value}."]);
+    }
+
+    private static (string Figure, string Unit, string Note) SwitchFigure(SwitchControl selector, Percent value)
+    {
+        var position = 1 + (int)Math.Round((value.Value + 100) / 200 * (selector.Positions - 1));
+        return (selector.PositionName(position), "", $"position {position} of {selector.Positions}, reads {value}");
+    }
+
+    private string StickNote(StickControl stick, Percent value)
+    {
+        var place = StickMode.Locate(plan.Setup.Transmitter.StickMode, stick.Axis);
+        var direction = (place.Vertical, Math.Sign(value.Value)) switch
+        {
+            (_, 0) => "centred",
+            (true, 1) => "up",
+            (true, _) => "down",
+            (false, 1) => "to the right",
+            _ => "to the left",
+        };
+        return $"{place} {direction}";
+    }
+
+    private TraceStop AtModel(PlannedChannel channel)
+    {
+        var sent = values.Sent[channel.Channel.Number.Value - 1];
+        var number = channel.Channel.Number;
+        return new TraceStop(
+            Station.Model,
+            Figures.Steady(sent.Value, 1),
+            Microseconds.Symbol,
+            $"channel {number.Value}{(number.Aux is { } aux ? $" · AUX {aux}" : "")} · carries {channel.Channel.Label}",
+            TraceMark.Live,
+            [.. ModelWorking(channel, sent)]
+        );
+    }
+
+    private IEnumerable<string> ModelWorking(PlannedChannel channel, Microseconds sent)
+    {
+        var slot = channel.FirstSlot;
+        yield return $"Take {plan.Setup.Transmitter.Controls[channel.SourceControl].Name}: {values.Slots[slot]}";
+        foreach (var (_, step) in channel.Channel.OrderedSteps)
+        {
+            slot++;
+            if (step is ScaleStep scale)
+                yield return $"Scale × {Figures.Plain(scale.Scale.Value)} %, shift {scale.Shift}: {values.Slots[slot]}";
+        }
+
+        var output = channel.Channel.Output;
+        var reverse = output.Reverse ? "reversed, " : "";
+        var leaving = values.Slots[channel.LastSlot];
+        yield return $"Output {reverse}ends {output.Low} and {output.High}, centre {output.Centre}: {leaving}";
+        var factor = plan.Setup.Transmitter.Scale.MicrosecondsPerPercent();
+        yield return $"1500 + {Figures.Plain(factor)} × {Figures.Plain(leaving.Value)} = {Figures.Plain(sent.Value)} µs";
+    }
+
+    private TraceStop AtAir(ChannelNumber number)
+    {
+        var pulse = values.Sent[number.Value - 1];
+        var count = values.Counts[number.Value - 1];
+        var link = plan.Setup.Air;
+        return new TraceStop(
+            Station.Air,
+            Figures.Plain(count),
+            "count",
+            $"{link.Channels} channels · {link.PacketRate}",
+            TraceMark.Live,
+            [
+                $"({Figures.Plain(pulse.Value)} − 880) / 0.625 = {Figures.Plain(Packed16Format.Exact(pulse))}",
+                $"Made whole: {count} of 0 to {Packed16Format.LargestCount}",
+            ]
+        );
+    }
+
+    private TraceStop AtWire(ChannelNumber number)
+    {
+        var value = Packed16Format.ToMicroseconds(values.Counts[number.Value - 1]);
+        var change = value.Value - values.Sent[number.Value - 1].Value;
+        return new TraceStop(
+            Station.Wire,
+            Figures.Steady(value.Value, 0),
+            Microseconds.Symbol,
+            $"{plan.Wire.Name} · every {plan.Setup.Wire.FramePeriod}",
+            TraceMark.Live,
+            [
+                $"880 + 0.625 × {values.Counts[number.Value - 1]} = {Figures.Plain(value.Value, 3)} µs",
+                $"Rounding changed it by {Figures.Signed(change, 3)} µs; one count is 0.625 µs.",
+                $"A frame of {plan.Wire.FrameBytes} bytes takes {Figures.Plain(plan.Wire.TimeOnWire.TotalMilliseconds, 3)} ms on the wire.",
+            ]
+        );
+    }
+
+    private TraceStop[] AtStickInput(Control control, ChannelNumber number)
+    {
+        var axis = plan.Setup.Board.Map.AxisOf(number);
+        var value = seen[number.Value - 1];
+        var mark = control is StickControl stick && stick.Axis == axis ? TraceMark.Live : TraceMark.Wrong;
+        var map = plan.Setup.Board.Map.Spelled();
+        var boardStop = new TraceStop(
+            Station.Board,
+            axis.Word(),
+            "",
+            $"map {map} reads channel {number.Value}",
+            mark,
+            [
+                $"The map {map} gives channel {number.Value} the letter {axis.Letter()}: {axis.Word()}.",
+                $"The board takes {Figures.Plain(value.Value, 3)} µs for {axis.Word()}.",
+            ]
+        );
+        return [boardStop, AtCraft(axis, value, mark)];
+    }
+
+    private TraceStop AtCraft(StickAxis axis, Microseconds value, TraceMark mark)
+    {
+        var condition = board.Armed ? "armed" : "once it is armed";
+        if (axis == StickAxis.Throttle)
+        {
+            var throttle = CraftResponse.Throttle(value);
+            var sum = $"({Figures.Plain(value.Value, 1)} − 1000) / 1000 = {Figures.Plain(throttle.Value, 1)} %";
+            return new TraceStop(Station.Craft, Figures.Plain(throttle.Value, 0), "% throttle", condition, mark, [sum]);
+        }
+
+        var rate = CraftResponse.Rate(plan.Setup.Board, value);
+        var asked = CraftResponse.UnheldRate(plan.Setup.Board, value);
+        var held = asked == rate ? "" : $", held at {rate}";
+        return new TraceStop(
+            Station.Craft,
+            Figures.Plain(Math.Abs(rate.Value), 0),
+            $"{DegreesPerSecond.Symbol} {CraftResponse.Direction(axis, rate)}".TrimEnd(),
+            $"{axis.Word()}, {condition}",
+            mark,
+            [
+                $"({Figures.Plain(value.Value, 1)} − 1500) / 500 × {plan.Setup.Board.MaximumRate} = {Figures.Plain(asked.Value, 1)} °/s{held}",
+            ]
+        );
+    }
+
+    private TraceStop[] AtAuxInput(string controlId, ChannelNumber number)
+    {
+        var value = seen[number.Value - 1];
+        var reading = $"{Capital(number)} reads {Figures.Plain(value.Value, 0)} µs";
+        var craft = new TraceStop(
+            Station.Craft,
+            board.Armed ? "armed" : "disarmed",
+            "",
+            "motors " + (board.Armed ? "may turn" : "off"),
+            TraceMark.Live,
+            []
+        );
+        if (plan.Setup.Board.Arm is not { Value: var arm })
+            return [Ended(Station.Board, "the board has no function"), Ended(Station.Craft, "")];
+        if (arm.Channel != number)
+        {
+            // The control that is meant to arm, on a channel that the board does not watch for it, is the fault itself.
+            var mark = arm.Control == controlId ? TraceMark.Wrong : TraceMark.Ended;
+            var note = $"nothing listens on AUX {number.Aux}";
+            return
+            [
+                new(Station.Board, "nothing", "", note, mark, [reading]),
+                Ended(Station.Craft, "") with
+                {
+                    Mark = mark,
+                },
+            ];
+        }
+
+        var inside = arm.Contains(value);
+        var band = $"{Figures.Plain(arm.Low.Value)} to {Figures.Plain(arm.High.Value)} µs";
+        return
+        [
+            new(
+                Station.Board,
+                inside ? arm.Label : "off",
+                "",
+                $"AUX {number.Aux} is {(inside ? "inside" : "outside")} {band}",
+                TraceMark.Live,
+                [reading + ".", $"{arm.Label} is active from {band}; the upper edge is no longer inside."]
+            ),
+            craft,
+        ];
+    }
+
+    private static string Capital(ChannelNumber number) => "C" + number.ToString()[1..];
+}

@@ -1,0 +1,100 @@
+using System.Collections;
+using System.ComponentModel.DataAnnotations;
+using System.Reflection;
+using System.Text.Json;
+using System.Text.Json.Serialization;
+using System.Text.RegularExpressions;
+using Zephyros.Core.Units;
+
+namespace Zephyros.Core.Setups;
+
+/// <summary>Checks the ranges, lengths and patterns that the members of a setup carry as attributes. The published schema is made
+/// of the same attributes, so the two cannot part.</summary>
+internal static partial class AnnotationCheck
+{
+    /// <summary>Walks a record and what it holds, and adds what is out of range to <paramref name="problems"/>.</summary>
+    public static void Walk(object record, string place, List<SetupProblem> problems)
+    {
+        foreach (var member in record.GetType().GetProperties(BindingFlags.Public | BindingFlags.Instance))
+        {
+            if (
+                member.IsDefined(typeof(JsonIgnoreAttribute))
+                || member.GetIndexParameters().Length > 0
+                || !member.CanWrite
+            )
+                continue;
+            var value = member.GetValue(record);
+            var at = $"{place}/{JsonNamingPolicy.CamelCase.ConvertName(member.Name)}";
+            CheckValue(member, value, at, problems);
+            if (value is IDictionary collection)
+                WalkCollection(collection, at, problems);
+            else if (value is not null && IsRecord(value.GetType()))
+                Walk(value, at, problems);
+        }
+    }
+
+    private static void WalkCollection(IDictionary collection, string place, List<SetupProblem> problems)
+    {
+        foreach (DictionaryEntry entry in collection)
+        {
+            var id = (string)entry.Key;
+            if (!Id().IsMatch(id))
+                problems.Add(
+                    new(place, $"\"{id}\" is no id: ids have 1 to 80 small letters, digits, hyphens or colons.")
+                );
+            else
+                Walk(entry.Value!, $"{place}/{id}", problems);
+        }
+    }
+
+    private static void CheckValue(MemberInfo member, object? value, string place, List<SetupProblem> problems)
+    {
+        foreach (var rule in member.GetCustomAttributes<ValidationAttribute>())
+        {
+            var reason = rule switch
+            {
+                RangeAttribute range when !range.IsValid(Bare(value)) =>
+                    $"Must be {range.Minimum} to {range.Maximum}{Unit(value)}, not {Bare(value)}.",
+                StringLengthAttribute length when !length.IsValid(value) =>
+                    $"Must have {length.MinimumLength} to {length.MaximumLength} characters, not {((string?)value)?.Length}.",
+                RegularExpressionAttribute pattern when value is string text && !pattern.IsValid(text) =>
+                    $"\"{text}\" does not fit the pattern {pattern.Pattern}.",
+                _ => null,
+            };
+            if (reason is not null)
+                problems.Add(new(place, reason));
+        }
+
+        if (value is string words && words.Any(char.IsControl))
+            problems.Add(new(place, "Control characters are not allowed."));
+    }
+
+    // JSON has one kind of number; the attributes know int and double.
+    private static double Bare(object? value) =>
+        value is int whole ? whole
+        : value is double number ? number
+        : (double)
+            value!
+                .GetType()
+                .GetInterfaces()
+                .First(i => i.IsGenericType && i.GetGenericTypeDefinition() == typeof(IQuantity<>))
+                .GetProperty(nameof(IQuantity<Percent>.Value))!
+                .GetValue(value)!;
+
+    private static string Unit(object? value) =>
+        value switch
+        {
+            Percent => " %",
+            Microseconds => " µs",
+            Milliseconds => " ms",
+            Hertz => " Hz",
+            DegreesPerSecond => " °/s",
+            _ => "",
+        };
+
+    private static bool IsRecord(Type type) =>
+        type.IsClass && type.Namespace!.StartsWith("Zephyros.", StringComparison.Ordinal);
+
+    [GeneratedRegex("^[a-z0-9][a-z0-9:-]{0,79}$", RegexOptions.CultureInvariant | RegexOptions.NonBacktracking)]
+    private static partial Regex Id();
+}

@@ -1,0 +1,87 @@
+using Zephyros.Core.Board;
+using Zephyros.Core.Model;
+using Zephyros.Core.Units;
+
+namespace Zephyros.Core.Setups;
+
+/// <summary>The edits that the rules of the job know how to make. Each is a pure function of the setup.</summary>
+public static class Edits
+{
+    /// <summary>Makes the transmitter send the sticks in another order.</summary>
+    /// <returns>The edit, or null when channels 1 to 4 do not take the four sticks.</returns>
+    public static SetupEdit? SendOrder(Setup setup, StickOrder order) =>
+        ChannelOrder.Reorder(setup.Model, setup.Transmitter, order) is { } model
+            ? SetupEdit.Between($"Send {order.Spelled()}", setup, setup with { Model = model })
+            : null;
+
+    /// <summary>Makes the board read the sticks in another order.</summary>
+    public static SetupEdit ReadOrder(Setup setup, StickOrder map) =>
+        SetupEdit.Between($"Board reads {map.Spelled()}", setup, setup with { Board = setup.Board with { Map = map } });
+
+    /// <summary>Makes a board function watch another AUX channel.</summary>
+    public static SetupEdit WatchAux(Setup setup, string functionId, int aux) =>
+        WithFunction(setup, functionId, $"Watch AUX {aux}", f => f with { Aux = aux });
+
+    /// <summary>Gives a board function another band.</summary>
+    public static SetupEdit MoveBand(Setup setup, string functionId, Microseconds low, Microseconds high) =>
+        WithFunction(setup, functionId, $"Band {low.Value:0} to {high}", f => f with { Low = low, High = high });
+
+    /// <summary>Moves the limit below which the board takes the throttle for low.</summary>
+    public static SetupEdit LimitThrottleLow(Setup setup, Microseconds limit) =>
+        SetupEdit.Between(
+            $"Throttle is low below {limit}",
+            setup,
+            setup with
+            {
+                Board = setup.Board with { ThrottleLow = limit },
+            }
+        );
+
+    /// <summary>Makes a channel take a control.</summary>
+    /// <remarks>The channel is added with an id of its own when the model does not feed that number yet.</remarks>
+    public static SetupEdit Feed(Setup setup, ChannelNumber number, string controlId)
+    {
+        var control = setup.Transmitter.Controls[controlId];
+        var present = setup.Model.Channels.FirstOrDefault(c => c.Value.Number == number);
+        var id = present.Key ?? $"channel-{number.Value}";
+        var channel =
+            present.Value
+            ?? new Channel
+            {
+                Number = number,
+                Label = control.Name,
+                Take = new ControlSource { Control = controlId },
+            };
+        channel = channel with { Take = new ControlSource { Control = controlId } };
+        var model = setup.Model with { Channels = setup.Model.Channels.SetItem(id, channel) };
+        return SetupEdit.Between($"Channel {number.Value} takes {control.Name}", setup, setup with { Model = model });
+    }
+
+    /// <summary>Keeps a finding on purpose, with the reason; an empty note takes the justification back.</summary>
+    public static SetupEdit Justify(Setup setup, string findingKey, string note)
+    {
+        var justified =
+            note.Length > 0
+                ? setup.Justified.SetItem(findingKey, new Justification { Note = note })
+                : setup.Justified.Remove(findingKey);
+        return SetupEdit.Between(
+            note.Length > 0 ? "Keep a finding on purpose" : "Take a justification back",
+            setup,
+            setup with
+            {
+                Justified = justified,
+            }
+        );
+    }
+
+    private static SetupEdit WithFunction(
+        Setup setup,
+        string functionId,
+        string title,
+        Func<BoardFunction, BoardFunction> change
+    )
+    {
+        var functions = setup.Board.Functions.SetItem(functionId, change(setup.Board.Functions[functionId]));
+        return SetupEdit.Between(title, setup, setup with { Board = setup.Board with { Functions = functions } });
+    }
+}

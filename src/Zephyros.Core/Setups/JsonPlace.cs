@@ -1,0 +1,57 @@
+using System.Text;
+using System.Text.Json;
+
+namespace Zephyros.Core.Setups;
+
+/// <summary>Turns what the JSON reader says of an error into a place and a reason for people.</summary>
+public static class JsonPlace
+{
+    /// <summary>The place of an error as a JSON Pointer (RFC 6901); the whole document when the reader does not know better.</summary>
+    public static string Of(JsonException error) => ToPointer(error.Path ?? "$");
+
+    /// <summary>The reason in one sentence. Syntax errors name line and position, both counted from 1.</summary>
+    public static string Reason(JsonException error)
+    {
+        // The reader appends " Path: ... | LineNumber: ... | BytePositionInLine: ..." to its own messages.
+        var text = error.Message.Split(" Path: ", 2)[0].Split(" LineNumber: ", 2)[0].TrimEnd('|', ' ');
+        if (
+            error.InnerException is not JsonException
+            && error.InnerException is not null
+            && error.LineNumber is { } line
+        )
+            return $"Not JSON at line {line + 1}, byte {error.BytePositionInLine + 1}: {text}";
+        return text;
+    }
+
+    /// <summary>Turns a reader's path such as <c>$.model.channels['a b'].number</c> into <c>/model/channels/a b/number</c>.</summary>
+    public static string ToPointer(string path)
+    {
+        var pointer = new StringBuilder();
+        var i = path.StartsWith('$') ? 1 : 0;
+        while (i < path.Length)
+        {
+            var (name, next) = path[i] == '[' ? Bracketed(path, i) : Dotted(path, i);
+            pointer
+                .Append('/')
+                .Append(name.Replace("~", "~0", StringComparison.Ordinal).Replace("/", "~1", StringComparison.Ordinal));
+            i = next;
+        }
+
+        return pointer.ToString();
+    }
+
+    private static (string Name, int Next) Dotted(string path, int dot)
+    {
+        var end = path.IndexOfAny(['.', '['], dot + 1);
+        end = end < 0 ? path.Length : end;
+        return (path[(dot + 1)..end], end);
+    }
+
+    private static (string Name, int Next) Bracketed(string path, int open)
+    {
+        var quoted = open + 1 < path.Length && path[open + 1] == '\'';
+        var start = open + (quoted ? 2 : 1);
+        var end = path.IndexOf(quoted ? "']" : "]", start, StringComparison.Ordinal);
+        return end < 0 ? (path[start..], path.Length) : (path[start..end], end + (quoted ? 2 : 1));
+    }
+}

@@ -1,0 +1,131 @@
+using System.Text;
+using System.Text.Encodings.Web;
+using System.Text.Json;
+using System.Text.Json.Nodes;
+using System.Text.Json.Serialization;
+
+namespace Zephyros.Core.Setups;
+
+/// <summary>Reads and writes setup documents. Reading is strict: unknown members, members given twice and missing ones are refused,
+/// and every refusal names its place.</summary>
+public static class SetupJson
+{
+    /// <summary>How deep a document may nest. A setup needs about eight levels.</summary>
+    public const int DeepestNesting = 32;
+
+    /// <summary>The serialiser's settings for setups, and for everything that the web layer sends.</summary>
+    public static JsonSerializerOptions Options { get; } = CreateOptions();
+
+    /// <summary>Reads a document and checks it.</summary>
+    /// <param name="utf8">The document's bytes.</param>
+    public static SetupReading Read(ReadOnlySpan<byte> utf8)
+    {
+        try
+        {
+            var reader = new Utf8JsonReader(utf8, new JsonReaderOptions { MaxDepth = DeepestNesting });
+            var node = JsonSerializer.Deserialize<JsonNode>(ref reader, Options);
+            return reader.BytesConsumed < utf8.Length && HasMore(utf8[(int)reader.BytesConsumed..])
+                ? SetupReading.Failed("", "Something stands after the end of the document.")
+                : Read(node);
+        }
+        catch (JsonException error)
+        {
+            return SetupReading.Failed(JsonPlace.Of(error), JsonPlace.Reason(error));
+        }
+    }
+
+    /// <summary>Reads a document that is already parsed, and checks it.</summary>
+    public static SetupReading Read(JsonNode? document)
+    {
+        if (document is not JsonObject root)
+            return SetupReading.Failed("", "A setup is a JSON object.");
+        if (FormatProblem(root) is { } problem)
+            return new SetupReading(null, [problem]);
+        try
+        {
+            var setup = root.Deserialize<Setup>(Options)!;
+            var problems = SetupValidator.Check(setup);
+            return problems.Count == 0 ? new SetupReading(setup, []) : new SetupReading(null, problems);
+        }
+        catch (JsonException error)
+        {
+            return SetupReading.Failed(JsonPlace.Of(error), JsonPlace.Reason(error));
+        }
+    }
+
+    /// <summary>The setup as a JSON tree.</summary>
+    public static JsonObject ToNode(Setup setup) => JsonSerializer.SerializeToNode(setup, Options)!.AsObject();
+
+    /// <summary>The setup for people to read: indented, members in the order of the path, collections by id.</summary>
+    public static byte[] WriteIndented(Setup setup)
+    {
+        var indented = new JsonSerializerOptions(Options) { WriteIndented = true };
+        return Encoding.UTF8.GetBytes(Sorted(ToNode(setup)).ToJsonString(indented) + "\n");
+    }
+
+    // Format and version are read first, so that another kind of document is told so instead of being told of its members.
+    private static SetupProblem? FormatProblem(JsonObject root)
+    {
+        if (!root.TryGetPropertyValue("format", out var format) || Text(format) != Setup.FormatName)
+            return new SetupProblem("/format", $"This is not a setup document: format must be \"{Setup.FormatName}\".");
+        return
+            root.TryGetPropertyValue("version", out var version)
+            && version is JsonValue value
+            && value.TryGetValue<int>(out var number)
+            ? number == Setup.CurrentVersion
+                ? null
+                : new SetupProblem(
+                    "/version",
+                    $"Version {number} is not known; this program reads version {Setup.CurrentVersion}."
+                )
+            : new SetupProblem(
+                "/version",
+                $"The version must be a whole number; this program reads version {Setup.CurrentVersion}."
+            );
+    }
+
+    private static string? Text(JsonNode? node) =>
+        node is JsonValue value && value.TryGetValue<string>(out var text) ? text : null;
+
+    private static bool HasMore(ReadOnlySpan<byte> rest) => rest.IndexOfAnyExcept(" \t\r\n"u8) >= 0;
+
+    // Dictionaries come out in hash order; people and version control want one order. Records keep theirs: only objects whose
+    // members are ids are sorted, and those are exactly the collections.
+    private static JsonNode Sorted(JsonNode node, bool collection = false)
+    {
+        if (node is not JsonObject source)
+            return node.DeepClone();
+        var members = collection ? source.OrderBy(m => m.Key, StringComparer.Ordinal) : source.AsEnumerable();
+        return new JsonObject(
+            members.Select(m =>
+                KeyValuePair.Create(
+                    m.Key,
+                    m.Value is null ? null : Sorted(m.Value, SetupCollections.Names.Contains(m.Key))
+                )
+            )
+        );
+    }
+
+    /// <summary>Gives a serialiser the way of writing that setups have: names, enumerations, quantities as bare numbers.</summary>
+    public static void Configure(JsonSerializerOptions options)
+    {
+        options.PropertyNamingPolicy = JsonNamingPolicy.CamelCase;
+        options.DictionaryKeyPolicy = null;
+        options.NumberHandling = JsonNumberHandling.Strict;
+        options.MaxDepth = DeepestNesting;
+        // A document may list its members in any order, the kind of a control too.
+        options.AllowOutOfOrderMetadataProperties = true;
+        options.Encoder = JavaScriptEncoder.UnsafeRelaxedJsonEscaping;
+        options.Converters.Add(new JsonStringEnumConverter(JsonNamingPolicy.KebabCaseLower, allowIntegerValues: false));
+        options.Converters.Add(new QuantityJsonConverter());
+        options.Converters.Add(new StickOrderJsonConverter());
+    }
+
+    private static JsonSerializerOptions CreateOptions()
+    {
+        var options = new JsonSerializerOptions(JsonSerializerOptions.Strict);
+        Configure(options);
+        options.MakeReadOnly(populateMissingResolver: true);
+        return options;
+    }
+}

@@ -1,0 +1,320 @@
+using System.Globalization;
+using System.Text;
+using System.Text.Json.Nodes;
+using Microsoft.Data.Sqlite;
+using Zephyros.Core.Setups;
+
+namespace Zephyros.Storage;
+
+/// <summary>Keeps setups as append-only revisions with an undo cursor. Safe for use by several threads.</summary>
+/// <remarks>History is linear: an undo shows the parent of the edit shown now, a redo the newest edit made from what is shown now,
+/// and a new edit makes what was undone unreachable. Every write is one immediate transaction.</remarks>
+public sealed class SetupStore
+{
+    private readonly Database database;
+    private readonly TimeProvider clock;
+
+    /// <summary>A store on an open data file.</summary>
+    public SetupStore(Database database, TimeProvider clock)
+    {
+        this.database = database;
+        this.clock = clock;
+    }
+
+    /// <summary>All setups as they stand, by id.</summary>
+    public IReadOnlyList<StoredSetup> List()
+    {
+        using var connection = database.Connect();
+        using var transaction = connection.BeginTransaction(deferred: true);
+        var ids = Read(connection, "SELECT id FROM setups ORDER BY id", row => row.GetString(0));
+        return [.. ids.Select(id => Current(connection, id)!)];
+    }
+
+    /// <summary>A setup as it stands, or null when there is none of that id.</summary>
+    public StoredSetup? Find(string id)
+    {
+        using var connection = database.Connect();
+        using var transaction = connection.BeginTransaction(deferred: true);
+        return Current(connection, id);
+    }
+
+    /// <summary>The history of a setup, newest first; empty when there is none of that id.</summary>
+    public IReadOnlyList<RevisionEntry> History(string id)
+    {
+        using var connection = database.Connect();
+        return Read(
+            connection,
+            "SELECT number, kind, title, shows, saved_at FROM revisions WHERE setup_id = $id ORDER BY number DESC",
+            row => new RevisionEntry(
+                row.GetInt32(0),
+                Kind(row.GetString(1)),
+                row.GetString(2),
+                row.GetInt32(3),
+                Time(row.GetString(4))
+            ),
+            ("$id", id)
+        );
+    }
+
+    /// <summary>The setup as it was at a revision, or null when there is no such revision.</summary>
+    public Setup? At(string id, int revision)
+    {
+        using var connection = database.Connect();
+        return Read(
+                connection,
+                "SELECT d.document FROM revisions r JOIN revisions d ON d.setup_id = r.setup_id AND d.number = r.shows "
+                    + "WHERE r.setup_id = $id AND r.number = $number",
+                row => Parse(row.GetString(0)),
+                ("$id", id),
+                ("$number", revision)
+            )
+            .FirstOrDefault();
+    }
+
+    /// <summary>Stores a new setup under an id made of its craft's name.</summary>
+    public StoredSetup Create(Setup setup, string title)
+    {
+        using var connection = database.Connect();
+        using var transaction = connection.BeginTransaction(deferred: false);
+        var id = FreeId(connection, setup.Craft.Name);
+        Write(connection, "INSERT INTO setups (id, created_at) VALUES ($id, $at)", ("$id", id), ("$at", Now()));
+        Insert(connection, id, 1, RevisionKind.Create, title, shows: 1, parent: null, setup);
+        var stored = Current(connection, id)!;
+        transaction.Commit();
+        return stored;
+    }
+
+    /// <summary>Saves an edited setup.</summary>
+    /// <param name="id">The setup's id.</param>
+    /// <param name="startedFrom">The revision that the edit was made on; a setup that has moved on is not written.</param>
+    /// <param name="setup">The new state.</param>
+    /// <param name="title">What was done, in words.</param>
+    public SaveResult Save(string id, int startedFrom, Setup setup, string title) =>
+        Append(
+            id,
+            startedFrom,
+            (connection, current) =>
+            {
+                var shown = ShownBy(connection, id, current.Revision);
+                Insert(
+                    connection,
+                    id,
+                    current.Revision + 1,
+                    RevisionKind.Edit,
+                    title,
+                    current.Revision + 1,
+                    shown,
+                    setup
+                );
+                return true;
+            }
+        );
+
+    /// <summary>Takes the latest edit back.</summary>
+    public SaveResult Undo(string id, int startedFrom) =>
+        Append(
+            id,
+            startedFrom,
+            (connection, current) =>
+            {
+                var shown = ShownBy(connection, id, current.Revision);
+                return Parent(connection, id, shown) is { } parent
+                    && Point(connection, id, current.Revision + 1, RevisionKind.Undo, parent.Title, parent.Number);
+            }
+        );
+
+    /// <summary>Brings the edit back that was undone last.</summary>
+    public SaveResult Redo(string id, int startedFrom) =>
+        Append(
+            id,
+            startedFrom,
+            (connection, current) =>
+            {
+                var shown = ShownBy(connection, id, current.Revision);
+                return Child(connection, id, shown) is { } child
+                    && Point(connection, id, current.Revision + 1, RevisionKind.Redo, child.Title, child.Number);
+            }
+        );
+
+    private SaveResult Append(string id, int startedFrom, Func<SqliteConnection, StoredSetup, bool> write)
+    {
+        using var connection = database.Connect();
+        using var transaction = connection.BeginTransaction(deferred: false);
+        var current = Current(connection, id);
+        if (current is null)
+            return new SaveResult(SaveOutcome.NotFound, null);
+        if (current.Revision != startedFrom)
+            return new SaveResult(SaveOutcome.Stale, current);
+        if (!write(connection, current))
+            return new SaveResult(SaveOutcome.NothingToDo, current);
+        var saved = Current(connection, id);
+        transaction.Commit();
+        return new SaveResult(SaveOutcome.Saved, saved);
+    }
+
+    private static StoredSetup? Current(SqliteConnection connection, string id)
+    {
+        var latest = Read(
+            connection,
+            "SELECT r.number, r.saved_at, r.shows, d.document FROM revisions r "
+                + "JOIN revisions d ON d.setup_id = r.setup_id AND d.number = r.shows "
+                + "WHERE r.setup_id = $id ORDER BY r.number DESC LIMIT 1",
+            row =>
+                (
+                    Number: row.GetInt32(0),
+                    At: Time(row.GetString(1)),
+                    Shows: row.GetInt32(2),
+                    Setup: Parse(row.GetString(3))
+                ),
+            ("$id", id)
+        );
+        if (latest.Count == 0)
+            return null;
+        var (number, at, shows, setup) = latest[0];
+        return new StoredSetup(
+            id,
+            number,
+            at,
+            setup,
+            Parent(connection, id, shows)?.Title,
+            Child(connection, id, shows)?.Title
+        );
+    }
+
+    private static int ShownBy(SqliteConnection connection, string id, int number) =>
+        Read(
+            connection,
+            "SELECT shows FROM revisions WHERE setup_id = $id AND number = $n",
+            row => row.GetInt32(0),
+            ("$id", id),
+            ("$n", number)
+        )[0];
+
+    // What was there before an edit, with the title of that edit.
+    private static (int Number, string Title)? Parent(SqliteConnection connection, string id, int number) =>
+        First(
+            connection,
+            "SELECT parent, title FROM revisions WHERE setup_id = $id AND number = $n AND parent IS NOT NULL",
+            ("$id", id),
+            ("$n", number)
+        );
+
+    // The newest edit that was made from a revision.
+    private static (int Number, string Title)? Child(SqliteConnection connection, string id, int number) =>
+        First(
+            connection,
+            "SELECT number, title FROM revisions WHERE setup_id = $id AND parent = $n ORDER BY number DESC LIMIT 1",
+            ("$id", id),
+            ("$n", number)
+        );
+
+    private static (int Number, string Title)? First(
+        SqliteConnection connection,
+        string sql,
+        params (string Name, object? Value)[] values
+    ) => Read(connection, sql, row => ((int, string)?)(row.GetInt32(0), row.GetString(1)), values).FirstOrDefault();
+
+    private bool Point(SqliteConnection connection, string id, int number, RevisionKind kind, string title, int shows)
+    {
+        Insert(connection, id, number, kind, title, shows, parent: null, setup: null);
+        return true;
+    }
+
+    private void Insert(
+        SqliteConnection connection,
+        string id,
+        int number,
+        RevisionKind kind,
+        string title,
+        int shows,
+        int? parent,
+        Setup? setup
+    ) =>
+        Write(
+            connection,
+            "INSERT INTO revisions (setup_id, number, kind, title, shows, parent, document, saved_at) "
+                + "VALUES ($id, $number, $kind, $title, $shows, $parent, $document, $at)",
+            ("$id", id),
+            ("$number", number),
+            ("$kind", kind.ToString().ToLowerInvariant()),
+            ("$title", title),
+            ("$shows", shows),
+            ("$parent", parent),
+            ("$document", setup is null ? null : CanonicalJson.Write(setup)),
+            ("$at", Now())
+        );
+
+    private string Now() => clock.GetUtcNow().ToString("yyyy-MM-dd'T'HH:mm:ss.fff'Z'", CultureInfo.InvariantCulture);
+
+    private static DateTimeOffset Time(string text) =>
+        DateTimeOffset.Parse(text, CultureInfo.InvariantCulture, DateTimeStyles.AssumeUniversal);
+
+    private static RevisionKind Kind(string text) => Enum.Parse<RevisionKind>(text, ignoreCase: true);
+
+    private static Setup Parse(string document)
+    {
+        var reading = SetupJson.Read(JsonNode.Parse(document));
+        return reading.Setup
+            ?? throw new StoreException(
+                $"A stored setup cannot be read: {reading.Problems[0].Place} {reading.Problems[0].Reason}"
+            );
+    }
+
+    private static string FreeId(SqliteConnection connection, string name)
+    {
+        var stem = Slug(name);
+        var taken = Read(connection, "SELECT id FROM setups", row => row.GetString(0))
+            .ToHashSet(StringComparer.Ordinal);
+        return Enumerable
+            .Range(1, int.MaxValue)
+            .Select(n => n == 1 ? stem : $"{stem}-{n}")
+            .First(id => !taken.Contains(id));
+    }
+
+    private static string Slug(string name)
+    {
+        var slug = new StringBuilder();
+        foreach (var letter in name.ToLowerInvariant())
+        {
+            if (char.IsAsciiLetterOrDigit(letter))
+                slug.Append(letter);
+            else if (slug.Length > 0 && slug[^1] != '-')
+                slug.Append('-');
+        }
+
+        var text = slug.ToString().Trim('-');
+        return text.Length > 0 ? text : "craft";
+    }
+
+    private static List<T> Read<T>(
+        SqliteConnection connection,
+        string sql,
+        Func<SqliteDataReader, T> map,
+        params (string Name, object? Value)[] values
+    )
+    {
+        using var command = Command(connection, sql, values);
+        using var reader = command.ExecuteReader();
+        var rows = new List<T>();
+        while (reader.Read())
+            rows.Add(map(reader));
+        return rows;
+    }
+
+    private static void Write(SqliteConnection connection, string sql, params (string Name, object? Value)[] values)
+    {
+        using var command = Command(connection, sql, values);
+        command.ExecuteNonQuery();
+    }
+
+    private static SqliteCommand Command(SqliteConnection connection, string sql, (string Name, object? Value)[] values)
+    {
+        var command = connection.CreateCommand();
+#pragma warning disable CA2100 // Every text is a constant of this class; values are parameters.
+        command.CommandText = sql;
+#pragma warning restore CA2100
+        foreach (var (name, value) in values)
+            command.Parameters.AddWithValue(name, value ?? DBNull.Value);
+        return command;
+    }
+}

@@ -1,0 +1,58 @@
+using System.Runtime.CompilerServices;
+using Microsoft.AspNetCore.SignalR;
+using Zephyros.Web.Contracts;
+
+namespace Zephyros.Web.Bench;
+
+/// <summary>The live bench. Clients send movements and watch pictures; the server is the judge of what they do.</summary>
+internal sealed class BenchHub(BenchRooms rooms) : Hub
+{
+    private static readonly TimeSpan Pace = TimeSpan.FromSeconds(1.0 / 60);
+
+    /// <summary>Streams a picture whenever the bench changes, at most 60 a second.</summary>
+    /// <param name="setup">The setup's id.</param>
+    /// <param name="follow">The control that is followed along the path.</param>
+    /// <param name="cancel">Ends the stream.</param>
+    public async IAsyncEnumerable<BenchMessage> Watch(
+        string setup,
+        string follow,
+        [EnumeratorCancellation] CancellationToken cancel
+    )
+    {
+        var room = Room(setup);
+        using var pace = new PeriodicTimer(Pace);
+        var seen = 0L;
+        do
+        {
+            if (room.Look(follow, seen) is { } message)
+            {
+                seen = message.Snapshot.Sequence;
+                yield return message;
+            }
+        } while (await pace.WaitForNextTickAsync(cancel));
+    }
+
+    /// <summary>Moves a control.</summary>
+    public void Move(string setup, string control, double setting)
+    {
+        if (!Room(setup).Do(run => run.Move(control, setting)))
+            throw new HubException($"There is no control \"{control}\" that can be put at {setting}.");
+    }
+
+    /// <summary>Switches the radio link.</summary>
+    public void SetLink(string setup, bool up) => Act(setup, run => run.SetLink(up));
+
+    /// <summary>Connects the craft's battery or takes it off.</summary>
+    public void SetPower(string setup, bool on) => Act(setup, run => run.SetPower(on));
+
+    private void Act(string setup, Action<Core.Bench.BenchRun> action) =>
+        Room(setup)
+            .Do(run =>
+            {
+                action(run);
+                return true;
+            });
+
+    private BenchRoom Room(string setup) =>
+        rooms.Enter(setup) ?? throw new HubException($"There is no setup \"{setup}\".");
+}

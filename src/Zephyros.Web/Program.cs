@@ -1,0 +1,95 @@
+using System.Globalization;
+using System.Reflection;
+using Zephyros.Core.Setups;
+using Zephyros.Storage;
+using Zephyros.Web.Bench;
+using Zephyros.Web.Guards;
+using Zephyros.Web.Problems;
+using Zephyros.Web.Setups;
+using Zephyros.Web.Start;
+
+var builder = WebApplication.CreateSlimBuilder(
+    new WebApplicationOptions { Args = args, ContentRootPath = AppContext.BaseDirectory }
+);
+var port = builder.Configuration.GetValue("port", 5080);
+var dataFolder = Path.GetFullPath(builder.Configuration["data"] ?? Path.Combine(AppContext.BaseDirectory, "data"));
+
+builder.WebHost.ConfigureKestrel(kestrel =>
+{
+    kestrel.Listen(System.Net.IPAddress.Loopback, port);
+    kestrel.Limits.MaxRequestBodySize = RequestBody.Limit;
+    kestrel.AddServerHeader = false;
+});
+builder.Services.AddSingleton(TimeProvider.System);
+builder.Services.AddSingleton(services =>
+{
+    Directory.CreateDirectory(dataFolder);
+    return new SetupStore(
+        Database.Open(Path.Combine(dataFolder, "zephyros.db")),
+        services.GetRequiredService<TimeProvider>()
+    );
+});
+builder.Services.AddSingleton<BenchRooms>();
+builder.Services.AddSingleton<Saving>();
+builder.Services.AddProblemDetails();
+builder.Services.AddExceptionHandler<ExceptionProblems>();
+builder.Services.ConfigureHttpJsonOptions(json => SetupJson.Configure(json.SerializerOptions));
+builder
+    .Services.AddSignalR(hub => hub.MaximumReceiveMessageSize = 4 * 1024)
+    .AddJsonProtocol(json => SetupJson.Configure(json.PayloadSerializerOptions));
+builder.Services.AddOpenApi("v1", OpenApiQuantities.Describe);
+
+var app = builder.Build();
+app.UseExceptionHandler();
+app.UseMiddleware<SecurityHeaders>();
+app.UseMiddleware<LocalGuard>();
+app.UseStaticFiles(
+    new StaticFileOptions
+    {
+        // The bundler puts a hash of the contents into these names.
+        OnPrepareResponse = file =>
+            file.Context.Response.Headers.CacheControl = file.Context.Request.Path.StartsWithSegments(
+                "/assets",
+                StringComparison.Ordinal
+            )
+                ? "public, max-age=31536000, immutable"
+                : "no-cache",
+    }
+);
+app.UseRouting();
+var setups = app.MapGroup("/api/setups");
+SetupEndpoints.Map(setups);
+FindingEndpoints.Map(setups);
+BenchEndpoints.Map(setups);
+app.MapGet("/api/schema", () => SetupSchema.Create()).WithName("GetSchema");
+app.MapHub<BenchHub>("/hub/bench");
+app.MapOpenApi();
+StartPage.Map(app);
+
+// The build runs this program to write the OpenAPI document; it must not touch any data then.
+if (Assembly.GetEntryAssembly()?.GetName().Name == "GetDocument.Insider")
+{
+    await app.RunAsync();
+    return 0;
+}
+
+try
+{
+    var store = app.Services.GetRequiredService<SetupStore>();
+    if (builder.Configuration.GetValue("demo", false))
+        DemoData.LoadIntoEmpty(store, Path.Combine(AppContext.BaseDirectory, "demo"));
+    await app.StartAsync();
+    await Console.Out.WriteLineAsync(
+        string.Create(CultureInfo.InvariantCulture, $"Zephyros: {string.Join(' ', app.Urls)}")
+    );
+    await app.WaitForShutdownAsync();
+    return 0;
+}
+catch (Exception error) when (error is StoreException or IOException or UnauthorizedAccessException)
+{
+    await Console.Error.WriteLineAsync($"Zephyros does not start. {error.Message}");
+    return 1;
+}
+
+/// <summary>The web host of Zephyros; named so that tests can start it.</summary>
+public partial class Program;

@@ -1,0 +1,48 @@
+using Zephyros.Core.Findings;
+using Zephyros.Core.Setups;
+using Zephyros.Storage;
+using Zephyros.Web.Contracts;
+
+namespace Zephyros.Web.Setups;
+
+/// <summary>Findings, their fixes and their justifications.</summary>
+internal static class FindingEndpoints
+{
+    /// <summary>Maps the endpoints.</summary>
+    public static void Map(RouteGroupBuilder setups)
+    {
+        setups.MapGet("/{id}/findings", List).WithName("ListFindings").Finds<Finding[]>();
+        setups.MapPost("/{id}/findings/{key}/fixes/{fix}", Apply).WithName("ApplyFix").Changes();
+        setups
+            .MapPut("/{id}/findings/{key}/justification", JustifyAsync)
+            .WithName("JustifyFinding")
+            .Accepts<JustificationRequest>("application/json")
+            .Changes();
+    }
+
+    private static IResult List(string id, SetupStore store) =>
+        store.Find(id) is { } stored ? TypedResults.Ok(Examination.Of(stored.Setup)) : Saving.NoSetup(id);
+
+    private static IResult Apply(HttpContext context, string id, string key, string fix, Saving saving) =>
+        saving.Edit(context, id, setup => Find(setup, key)?.Fixes.FirstOrDefault(f => f.Id == fix)?.Edit);
+
+    private static async Task<IResult> JustifyAsync(
+        HttpContext context,
+        string id,
+        string key,
+        Saving saving,
+        CancellationToken cancel
+    )
+    {
+        var (wish, problem) = await RequestBody.ReadAsync<JustificationRequest>(context.Request, cancel);
+        if (wish is null)
+            return problem!;
+        return saving.Edit(
+            context,
+            id,
+            setup => Find(setup, key) is { MayBeJustified: true } ? Edits.Justify(setup, key, wish.Note.Trim()) : null
+        );
+    }
+
+    private static Finding? Find(Setup setup, string key) => Examination.Of(setup).FirstOrDefault(f => f.Key == key);
+}

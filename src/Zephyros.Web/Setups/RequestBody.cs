@@ -1,0 +1,61 @@
+using System.Text.Json;
+using Zephyros.Core.Setups;
+using Zephyros.Web.Problems;
+
+namespace Zephyros.Web.Setups;
+
+/// <summary>Reads request bodies whole, up to a limit, and strictly.</summary>
+internal static class RequestBody
+{
+    /// <summary>The largest body that is read, in bytes. A setup is about 10 kB.</summary>
+    public const int Limit = 1024 * 1024;
+
+    /// <summary>The bytes of a body.</summary>
+    /// <returns>The bytes, or null when there are more than <see cref="Limit"/>.</returns>
+    public static async Task<byte[]?> ReadAsync(HttpRequest request, CancellationToken cancel)
+    {
+        if (request.ContentLength > Limit)
+            return null;
+        using var bytes = new MemoryStream();
+        var buffer = new byte[16 * 1024];
+        int read;
+        while ((read = await request.Body.ReadAsync(buffer, cancel)) > 0)
+        {
+            if (bytes.Length + read > Limit)
+                return null;
+            bytes.Write(buffer, 0, read);
+        }
+
+        return bytes.ToArray();
+    }
+
+    /// <summary>Reads a body as a contract.</summary>
+    /// <returns>The value, or the problem to answer with.</returns>
+    public static async Task<(T? Value, IResult? Problem)> ReadAsync<T>(HttpRequest request, CancellationToken cancel)
+        where T : class
+    {
+        if (await ReadAsync(request, cancel) is not { } bytes)
+            return (null, TooLarge());
+        try
+        {
+            return JsonSerializer.Deserialize<T>(bytes, SetupJson.Options) is { } value
+                ? (value, null)
+                : (null, Problem.Invalid("Not understood", [new SetupProblem("", "The body must not be null.")]));
+        }
+        catch (JsonException error)
+        {
+            return (
+                null,
+                Problem.Invalid("Not understood", [new SetupProblem(JsonPlace.Of(error), JsonPlace.Reason(error))])
+            );
+        }
+    }
+
+    /// <summary>413.</summary>
+    public static IResult TooLarge() =>
+        Problem.Of(
+            StatusCodes.Status413PayloadTooLarge,
+            "Too large",
+            $"A body may have {Limit / 1024} kB; a setup has about 10 kB."
+        );
+}
