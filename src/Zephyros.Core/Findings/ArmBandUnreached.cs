@@ -27,6 +27,7 @@ public sealed class ArmBandUnreached : IFindingRule
                 + $"{arming.Function.Label} is active from {arming.Function.Low.Value:0} to {arming.Function.High}.",
             Why = "The board never arms, and gives no reason for it.",
             Provenance = "Half-open bands in steps of 25 µs: from memory.",
+            MayBeJustified = false,
             Fixes =
             [
                 new Fix(

@@ -26,6 +26,7 @@ public sealed class ArmChannelNotCarried : IFindingRule
                 + $"the link carries {setup.Air.Channels}, {plan.Wire.Name} holds {plan.Wire.Channels}.",
             Why = "The board never sees the switch there: it neither arms nor disarms.",
             Provenance = "Channel count of the format from memory.",
+            MayBeJustified = false,
             Fixes = [.. Fixes(setup, arming)],
         };
     }

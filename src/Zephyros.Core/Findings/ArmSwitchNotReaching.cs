@@ -32,6 +32,7 @@ public sealed class ArmSwitchNotReaching : IFindingRule
             Provenance =
                 "Common practice, no source: AUX n is channel n + 4."
                 + (Confused(arming) ? " The two numbers look confused here." : ""),
+            MayBeJustified = false,
             Fixes = [.. Fixes(plan.Setup, arming)],
         };
     }

@@ -28,6 +28,7 @@ public sealed class ChannelOrderMismatch : IFindingRule
             What = $"The transmitter sends {sent.Spelled()}, the board reads {map.Spelled()}.",
             Why = Consequence(plan, sent, worst, arrivesAs),
             Provenance = "Common practice, no source: transmitter order and board map must say the same.",
+            MayBeJustified = false,
             Fixes =
             [
                 new Fix(

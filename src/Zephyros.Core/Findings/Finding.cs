@@ -30,10 +30,10 @@ public sealed record Finding
     public required string Provenance { get; init; }
 
     /// <summary>Ways to put it right; may be empty.</summary>
-    public IReadOnlyList<Fix> Fixes { get; init; } = [];
+    public required IReadOnlyList<Fix> Fixes { get; init; }
 
     /// <summary>True when the pilot may keep it on purpose, with a note.</summary>
-    public bool MayBeJustified { get; init; }
+    public required bool MayBeJustified { get; init; }
 
     /// <summary>Why the pilot keeps it; null when it is not justified.</summary>
     public string? Justification { get; init; }

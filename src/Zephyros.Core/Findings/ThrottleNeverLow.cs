@@ -39,6 +39,7 @@ public sealed class ThrottleNeverLow : IFindingRule
                 $"With the stick down {lowest} arrives; the board takes only values below {setup.Board.ThrottleLow} for low.",
             Why = "The board refuses to arm, whatever the pilot does.",
             Provenance = "Common practice, no source: the limit lies about 10 µs above the low end.",
+            MayBeJustified = false,
             Fixes = fixes,
         };
     }

@@ -1,0 +1,59 @@
+# What a developer does with Zephyros. Every target starts from nothing: it restores what it needs.
+SHELL := /bin/bash
+.SHELLFLAGS := -eu -o pipefail -c
+.DEFAULT_GOAL := help
+
+PORT ?= 5080
+DATA ?= artifacts/demo-data
+APP := artifacts/app
+CONFIGURATION := Release
+export DOTNET_CLI_TELEMETRY_OPTOUT := 1
+export DOTNET_NOLOGO := 1
+
+.PHONY: help demo app test test-deep bench shots restore format clean
+
+help:
+	@echo "make demo       build, and start on http://127.0.0.1:$(PORT) with demo data (PORT=, DATA=)"
+	@echo "make test       format, lint, build, all tests (under ten minutes)"
+	@echo "make test-deep  the same tests with far larger counts, and the kill loop"
+	@echo "make bench      speed, in figures"
+	@echo "make shots      the pictures in docs/screenshots"
+	@echo "make format     put code into the checked format"
+
+demo: app
+	@mkdir -p $(DATA)
+	exec dotnet $(APP)/Zephyros.Web.dll --port $(PORT) --data $(DATA) --demo true
+
+# The server is built first: the types of the interface are made from its OpenAPI document.
+app: restore
+	dotnet publish src/Zephyros.Web -c $(CONFIGURATION) --no-restore -v quiet -o $(APP)
+	npm run --silent types
+	npm run --silent build
+
+restore: node_modules/.package-lock.json
+	dotnet restore Zephyros.slnx --locked-mode -v quiet
+	dotnet tool restore > /dev/null
+
+node_modules/.package-lock.json: package-lock.json
+	npm ci --no-audit --no-fund
+
+test:
+	node tools/test-all.mjs
+
+test-deep:
+	DEEP=1 node tools/test-all.mjs
+
+bench: app
+	dotnet run --project benchmarks/Zephyros.Benchmarks -c Release -- $(APP)
+
+shots: app
+	node tools/ensure-chromium.mjs
+	node tools/shots.mjs
+
+format: restore
+	dotnet csharpier format .
+	npm run --silent format
+
+clean:
+	rm -rf artifacts src/frontend/src/api/generated
+	find src tests benchmarks -type d \( -name bin -o -name obj \) -prune -exec rm -rf {} +

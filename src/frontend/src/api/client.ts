@@ -1,0 +1,32 @@
+import createClient from 'openapi-fetch';
+import type { paths } from './generated/schema';
+
+/** The typed client of this server's endpoints. */
+export const api = createClient<paths>({ baseUrl: '/' });
+
+/** A request that the server answered with a problem (RFC 9457), or did not answer. */
+export class ProblemError extends Error {
+  constructor(
+    /** The HTTP status; 0 when the server did not answer. */
+    readonly status: number,
+    message: string,
+  ) {
+    super(message);
+  }
+}
+
+interface Answer<T> {
+  data?: T;
+  error?: unknown;
+  response: Response;
+}
+
+/** The data of an answer; throws a {@link ProblemError} with the server's own words otherwise. */
+export async function answer<T>(request: Promise<Answer<T>>): Promise<T> {
+  const { data, error, response } = await request.catch((reason: unknown) => {
+    throw new ProblemError(0, reason instanceof TypeError ? 'The server does not answer.' : String(reason));
+  });
+  if (error === undefined && data !== undefined) return data;
+  const detail = (error as { detail?: string | null } | undefined)?.detail;
+  throw new ProblemError(response.status, detail ?? `The server answered ${response.status}.`);
+}

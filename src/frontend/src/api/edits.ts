@@ -1,0 +1,28 @@
+import type { PatchOperation, Setup, SetupEdit } from './types';
+
+/** One member of a setup and what it becomes. */
+export interface Change {
+  /** The way to the member, from the root of the setup. */
+  path: readonly string[];
+  value: unknown;
+}
+
+/**
+ * Makes the edit that puts values into a setup. Each value that is replaced is tested first, so that the edit applies only to the
+ * setup that it was made for.
+ */
+export function makeEdit(title: string, setup: Setup, changes: readonly Change[]): SetupEdit {
+  const tests: PatchOperation[] = [];
+  const puts: PatchOperation[] = [];
+  for (const { path, value } of changes) {
+    const pointer = path.map((name) => '/' + name.replaceAll('~', '~0').replaceAll('/', '~1')).join('');
+    const present = path.reduce<unknown>((node, name) => (node as Record<string, unknown> | undefined)?.[name], setup);
+    if (present === undefined) {
+      puts.push({ op: 'add', path: pointer, value });
+    } else {
+      tests.push({ op: 'test', path: pointer, value: present });
+      puts.push({ op: 'replace', path: pointer, value });
+    }
+  }
+  return { title, operations: [...tests, ...puts] };
+}

@@ -1,0 +1,28 @@
+import { queryOptions } from '@tanstack/react-query';
+import { answer, api } from './client';
+
+/** What the interface asks of the server, each under its key. */
+export const setupsQuery = queryOptions({
+  queryKey: ['setups'],
+  queryFn: () => answer(api.GET('/api/setups')),
+});
+
+const at = (id: string) => ({ params: { path: { id } } });
+
+export const setupQuery = (id: string) =>
+  queryOptions({ queryKey: ['setup', id], queryFn: () => answer(api.GET('/api/setups/{id}', at(id))) });
+
+export const viewQuery = (id: string) =>
+  queryOptions({ queryKey: ['setup', id, 'view'], queryFn: () => answer(api.GET('/api/setups/{id}/view', at(id))) });
+
+export const findingsQuery = (id: string) =>
+  queryOptions({
+    queryKey: ['setup', id, 'findings'],
+    queryFn: () => answer(api.GET('/api/setups/{id}/findings', at(id))),
+  });
+
+export const revisionsQuery = (id: string) =>
+  queryOptions({
+    queryKey: ['setup', id, 'revisions'],
+    queryFn: () => answer(api.GET('/api/setups/{id}/revisions', at(id))),
+  });

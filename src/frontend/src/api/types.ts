@@ -1,0 +1,22 @@
+import type { components } from './generated/schema';
+
+type Schemas = components['schemas'];
+
+/** The contracts of the server, under the names that the interface uses. */
+export type Setup = Schemas['Setup'];
+export type SetupSummary = Schemas['SetupSummary'];
+export type SetupDocument = Schemas['SetupDocument'];
+export type SetupView = Schemas['SetupView'];
+export type SetupEdit = Schemas['SetupEdit'];
+export type PatchOperation = Schemas['PatchOperation'];
+export type ControlView = Schemas['ControlView'];
+export type ControlRow = Schemas['ControlRow'];
+export type Channel = Schemas['Channel'];
+export type BoardFunction = Schemas['BoardFunction'];
+export type Finding = Schemas['Finding'];
+export type RevisionEntry = Schemas['RevisionEntry'];
+export type BenchMessage = Schemas['BenchMessage'];
+export type BenchSnapshot = Schemas['BenchSnapshot'];
+export type TraceStop = Schemas['TraceStop'];
+export type Station = Schemas['Station'];
+export type BoardStanding = Schemas['BoardStanding'];

@@ -1,0 +1,36 @@
+import { Volume2 } from 'lucide-react';
+import clsx from 'clsx';
+import { useBenchState } from './BenchProvider';
+
+/** What the board says and why, and the latest announcement as a caption. */
+export function BoardSays() {
+  const report = useBenchState((s) => s.message?.snapshot.board ?? null);
+  const said = useBenchState((s) => s.message?.snapshot.said?.text ?? null);
+  return (
+    <div className="flex min-w-0 flex-col">
+      <div role="status" aria-label="The board says">
+        <p
+          data-testid="board-title"
+          className={clsx('text-[1.8rem] leading-tight font-extrabold', tone(report?.standing))}
+        >
+          {report?.title ?? '…'}
+        </p>
+        <p className="text-[0.87rem] leading-snug">{report?.reason}</p>
+      </div>
+      {said && (
+        <p className="mt-auto flex items-center gap-1.5 pt-1 text-[0.8rem] text-deep-soft">
+          <Volume2 size={14} className="shrink-0" aria-hidden />
+          <span className="truncate" title={said}>
+            “{said}”
+          </span>
+        </p>
+      )}
+    </div>
+  );
+}
+
+/** The colour of a headline: sea-green only for what is live, rust-tinted for what is refused. */
+export function tone(standing: string | undefined): string {
+  if (standing === 'armed') return 'text-deep-live';
+  return standing === 'refused' || standing === 'not-ready' || standing === 'no-signal' ? 'text-deep-warn' : '';
+}

@@ -1,0 +1,29 @@
+import { Slider } from 'radix-ui';
+import type { ControlView } from '../api/types';
+import { useBench, useBenchState } from './BenchProvider';
+import { signed } from './Stick';
+
+/** A dial, drawn as the travel that it has. */
+export function DialTile({ control }: { control: ControlView }) {
+  const { move } = useBench();
+  const setting = useBenchState((s) => s.message?.snapshot.settings[control.id] ?? control.start);
+  return (
+    <div className="flex min-w-0 flex-col items-center">
+      <Slider.Root
+        className="relative flex h-17 w-8 touch-none justify-center"
+        orientation="vertical"
+        min={-100}
+        max={100}
+        value={[setting]}
+        onValueChange={([value]) => value !== undefined && move(control.id, value)}
+      >
+        <Slider.Track className="relative w-1 rounded bg-deep-line">
+          <Slider.Range className="absolute w-full rounded bg-deep-live" />
+        </Slider.Track>
+        <Slider.Thumb aria-label={control.name} className="block h-3.5 w-7 rounded-sm bg-deep-ink" />
+      </Slider.Root>
+      <span className="mt-1 text-center text-[0.73rem] leading-[1.15]">{control.name}</span>
+      <b className="text-[0.8rem] leading-4">{signed(setting)} %</b>
+    </div>
+  );
+}

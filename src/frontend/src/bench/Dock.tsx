@@ -1,0 +1,235 @@
+import { BatteryMedium, ChevronDown, ChevronUp, Radio } from 'lucide-react';
+import clsx from 'clsx';
+import { useState, type KeyboardEvent } from 'react';
+import type { ControlView } from '../api/types';
+import { Key } from '../ui/Key';
+import { BoardSays, tone } from './BoardSays';
+import { useBench, useBenchState } from './BenchProvider';
+import { DialTile } from './DialTile';
+import { readKey, stickOf } from './dockKeys';
+import { HoldButton } from './HoldButton';
+import { springs, Stick } from './Stick';
+import { SwitchTile } from './SwitchTile';
+
+interface Props {
+  controls: readonly ControlView[];
+  onStandBack(): void;
+}
+
+/** The bench at the foot of every page: the transmitter's controls, link and battery, and what the board says. */
+export function Dock({ controls, onStandBack }: Props) {
+  const { link, move } = useBench();
+  const connection = useBenchState((s) => s.connection);
+  const [folded, setFolded] = useState(() => window.matchMedia('(max-width: 700px)').matches);
+  const live = connection === 'live';
+
+  const onKeyDown = (event: KeyboardEvent) => {
+    // A slider under the focus takes its own keys.
+    const onSlider = (event.target as HTMLElement).matches('input, [role=slider]');
+    if (
+      event.defaultPrevented ||
+      event.ctrlKey ||
+      event.altKey ||
+      event.metaKey ||
+      (onSlider && event.key.startsWith('Arrow'))
+    )
+      return;
+    const snapshot = link.snapshot().message?.snapshot;
+    const action = readKey(event.key, event.shiftKey, controls, snapshot?.settings ?? {});
+    if (!action || !snapshot) return;
+    event.preventDefault();
+    switch (action.kind) {
+      case 'stick': {
+        const at = snapshot.settings[action.control.id] ?? 0;
+        return move(action.control.id, Math.max(-100, Math.min(100, at + action.by)));
+      }
+      case 'switch':
+        return move(action.control.id, action.to);
+      case 'link':
+        return link.setLink(!snapshot.link);
+      case 'power':
+        return link.setPower(!snapshot.power);
+      case 'rest':
+        return controls.filter((c) => c.kind === 'stick').forEach((c) => move(c.id, c.start));
+      case 'stand-back':
+        return onStandBack();
+    }
+  };
+
+  const onKeyUp = (event: KeyboardEvent) => {
+    const onSlider = (event.target as HTMLElement).matches('input, [role=slider]');
+    const stick = onSlider && event.key.startsWith('Arrow') ? null : stickOf(event.key, controls);
+    if (stick && springs(stick)) move(stick.id, 0);
+  };
+
+  return (
+    // The dock takes single keys, and only while it has the focus (WCAG 2.1.4).
+    // eslint-disable-next-line jsx-a11y/no-noninteractive-element-interactions
+    <section
+      id="dock"
+      aria-label="Bench"
+      className="on-deep relative z-10 bg-deep text-deep-ink dark:border-t dark:border-line"
+      // eslint-disable-next-line jsx-a11y/no-noninteractive-tabindex
+      tabIndex={0}
+      onKeyDown={onKeyDown}
+      onKeyUp={onKeyUp}
+    >
+      <button
+        type="button"
+        aria-expanded={!folded}
+        className="absolute -top-6 right-4 flex h-6 items-center gap-1 rounded-t bg-deep px-2 text-xs dark:border dark:border-b-0 dark:border-line"
+        onClick={() => setFolded(!folded)}
+      >
+        {folded ? <ChevronUp size={14} aria-hidden /> : <ChevronDown size={14} aria-hidden />}
+        {folded ? 'Unfold bench' : 'Fold bench'}
+      </button>
+      {!live && (
+        <p role="status" className="bg-ochre-wash px-4 py-1 text-sm font-semibold text-ochre">
+          {connection === 'connecting'
+            ? 'Connecting to the bench…'
+            : 'The server is away. Reconnecting; movements are not sent.'}
+        </p>
+      )}
+      {folded ? <FoldedDock /> : <OpenDock controls={controls} live={live} />}
+    </section>
+  );
+}
+
+function FoldedDock() {
+  const report = useBenchState((s) => s.message?.snapshot.board ?? null);
+  const stops = useBenchState((s) => s.message?.snapshot.trace ?? null);
+  const hands = stops?.stops[0];
+  const end = stops?.stops.find((s) => s.station === 'board');
+  return (
+    <p className="flex items-baseline gap-3 overflow-hidden px-4 py-2 whitespace-nowrap">
+      <b className={clsx('text-lg', tone(report?.standing))}>{report?.title ?? '…'}</b>
+      <span className="truncate text-sm">
+        {stops?.name} {hands?.figure} {hands?.unit} → {end?.figure} {end?.unit}
+      </span>
+    </p>
+  );
+}
+
+function OpenDock({ controls, live }: { controls: readonly ControlView[]; live: boolean }) {
+  const axis = (right: boolean, vertical: boolean) =>
+    controls.find((c) => c.place?.rightHand === right && c.place.vertical === vertical);
+  const sticks = (['left', 'right'] as const).map((hand) => ({
+    hand,
+    vertical: axis(hand === 'right', true),
+    horizontal: axis(hand === 'right', false),
+  }));
+  const switches = controls.filter((c) => c.kind === 'switch');
+  return (
+    <fieldset
+      disabled={!live}
+      className={clsx(
+        'grid max-h-[70vh] grid-cols-[auto_minmax(26rem,1fr)_auto_auto_17rem] divide-deep-line overflow-y-auto max-xl:grid-cols-[auto_1fr_17rem] max-md:grid-cols-1 md:divide-x',
+        !live && 'opacity-55',
+      )}
+    >
+      <legend className="sr-only">Controls of the bench</legend>
+      <DockPart title="Sticks" keys={['W A S D', 'arrows']}>
+        <div className="flex justify-center gap-4">
+          {sticks.map(
+            ({ hand, vertical, horizontal }) =>
+              vertical && horizontal && <Stick key={hand} hand={hand} vertical={vertical} horizontal={horizontal} />,
+          )}
+        </div>
+      </DockPart>
+      <DockPart title="Switches" hint="the bar marks the safe end">
+        <div className="grid grid-cols-8 gap-1.5 max-md:grid-cols-4 max-md:gap-y-3">
+          {switches.map((control, i) => (
+            <SwitchTile key={control.id} control={control} hotkey={String(i + 1)} />
+          ))}
+        </div>
+      </DockPart>
+      <DockPart title="Dials and buttons">
+        <div className="flex gap-3">
+          {controls
+            .filter((c) => c.kind === 'dial')
+            .map((control) => (
+              <DialTile key={control.id} control={control} />
+            ))}
+          <div className="flex w-16 flex-col gap-2">
+            {controls
+              .filter((c) => c.kind === 'button')
+              .map((control) => (
+                <HoldButton key={control.id} control={control} />
+              ))}
+          </div>
+        </div>
+      </DockPart>
+      <DockPart title="Link and battery">
+        <SupplyToggles />
+      </DockPart>
+      <DockPart title="The board says">
+        <BoardSays />
+      </DockPart>
+    </fieldset>
+  );
+}
+
+function DockPart({
+  title,
+  keys = [],
+  hint,
+  children,
+}: {
+  title: string;
+  keys?: string[];
+  hint?: string;
+  children: React.ReactNode;
+}) {
+  return (
+    <div className="flex min-w-0 flex-col px-4 pt-2 pb-3">
+      <h2 className="mb-1.5 flex gap-2 text-[0.8rem] font-semibold text-deep-soft">
+        {title}
+        {keys.map((key) => (
+          <Key key={key}>{key}</Key>
+        ))}
+        {hint && <span className="font-normal">{hint}</span>}
+      </h2>
+      {children}
+    </div>
+  );
+}
+
+function SupplyToggles() {
+  const { link } = useBench();
+  const [up, power] = useBenchState((s) => [s.message?.snapshot.link ?? false, s.message?.snapshot.power ?? false]);
+  const toggles = [
+    { name: 'Link', on: up, icon: Radio, hotkey: 'L', words: ['up', 'lost'], set: () => link.setLink(!up) },
+    {
+      name: 'Battery',
+      on: power,
+      icon: BatteryMedium,
+      hotkey: 'B',
+      words: ['on', 'off'],
+      set: () => link.setPower(!power),
+    },
+  ];
+  return (
+    <div className="flex flex-col gap-2 max-xl:flex-row">
+      {toggles.map(({ name, on, icon: Icon, hotkey, words, set }) => (
+        <button
+          key={name}
+          type="button"
+          role="switch"
+          aria-checked={on}
+          aria-label={name}
+          className={clsx(
+            'flex min-h-9 w-32 items-center gap-2 rounded border px-2 text-sm',
+            on ? 'border-deep-live text-deep-live' : 'border-dashed border-deep-warn text-deep-warn',
+          )}
+          onClick={set}
+        >
+          <Icon size={16} aria-hidden />
+          <span className="flex-1 text-left">
+            {name} <b>{on ? words[0] : words[1]}</b>
+          </span>
+          <Key>{hotkey}</Key>
+        </button>
+      ))}
+    </div>
+  );
+}

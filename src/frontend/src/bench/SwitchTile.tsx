@@ -1,0 +1,40 @@
+import clsx from 'clsx';
+import type { ControlView } from '../api/types';
+import { Key } from '../ui/Key';
+import { useBench, useBenchState } from './BenchProvider';
+
+/** A switch: its positions stacked as the fingers find them, the safe end marked. */
+export function SwitchTile({ control, hotkey }: { control: ControlView; hotkey: string }) {
+  const { move } = useBench();
+  const setting = useBenchState((s) => s.message?.snapshot.settings[control.id] ?? control.start);
+  const stacked = [...control.positions].sort((a, b) => a.setting - b.setting);
+  const safe = control.positions[0]?.setting;
+  return (
+    <fieldset className="flex min-w-0 flex-col items-center">
+      <legend className="sr-only">{control.name}</legend>
+      <div className="flex h-17 w-11 flex-col gap-0.5 rounded border border-deep-ink/45 p-0.5">
+        {stacked.map((position) => (
+          <button
+            key={position.setting}
+            type="button"
+            aria-label={`${control.name} ${position.name}`}
+            aria-pressed={position.setting === setting}
+            className={clsx(
+              'relative min-h-0 flex-1 rounded-sm',
+              position.setting === setting ? 'bg-deep-ink text-deep' : 'hover:bg-deep-line',
+            )}
+            onClick={() => move(control.id, position.setting)}
+          >
+            {position.setting === safe && (
+              <span className="absolute inset-x-0 top-1/2 mx-auto h-0.5 w-4 -translate-y-1/2 bg-current opacity-70" />
+            )}
+          </button>
+        ))}
+      </div>
+      <span className="mt-1 text-center text-[0.73rem] leading-[1.15] text-balance">
+        <Key>{hotkey}</Key> {control.name}
+      </span>
+      <b className="text-[0.8rem] leading-4">{stacked.find((p) => p.setting === setting)?.name}</b>
+    </fieldset>
+  );
+}

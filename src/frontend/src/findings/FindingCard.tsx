@@ -1,0 +1,115 @@
+import clsx from 'clsx';
+import { CircleCheck, OctagonAlert, TriangleAlert } from 'lucide-react';
+import { useState } from 'react';
+import type { Finding } from '../api/types';
+import { STATION_NAMES } from '../path/stations';
+import type { Changes } from '../setup/useChanges';
+import { Button } from '../ui/Button';
+
+/** One finding: what, why, where from, and what would put it right. */
+export function FindingCard({ finding, changes }: { finding: Finding; changes: Changes }) {
+  const danger = finding.severity === 'danger';
+  const kept = finding.justification !== null;
+  const Icon = kept ? CircleCheck : danger ? OctagonAlert : TriangleAlert;
+  return (
+    <article
+      className={clsx(
+        'rounded border border-l-[6px] border-line bg-sheet p-3',
+        kept ? 'border-l-line' : danger ? 'border-l-rust' : 'border-l-ochre',
+      )}
+    >
+      <h3 className="flex gap-2 font-bold">
+        <Icon
+          size={19}
+          aria-hidden
+          className={clsx('mt-0.5 shrink-0', kept ? 'text-soft' : danger ? 'text-rust' : 'text-ochre')}
+        />
+        <span>
+          <span className="sr-only">
+            {kept ? 'Kept on purpose' : danger ? 'Wrong' : 'To check'}, at {STATION_NAMES[finding.station]}:{' '}
+          </span>
+          {finding.title}
+        </span>
+      </h3>
+      <p className="mt-1 text-[0.93rem]">{finding.what}</p>
+      {kept ? (
+        <p className="mt-1 text-[0.93rem]">
+          <b>Kept on purpose:</b> {finding.justification}
+        </p>
+      ) : (
+        <p className="mt-1 text-[0.93rem]">{finding.why}</p>
+      )}
+      <div className="mt-2 flex flex-wrap gap-2">
+        {!kept &&
+          finding.fixes.map((fix, i) => (
+            <Button
+              key={fix.id}
+              look={i === 0 ? 'solid' : 'outline'}
+              title={fix.effect}
+              onClick={() => void changes.fix(finding.key, fix.id)}
+            >
+              {fix.edit.title}
+            </Button>
+          ))}
+        {finding.mayBeJustified && <Keep finding={finding} changes={changes} />}
+      </div>
+      {!kept && (
+        <details className="mt-2 text-[0.84rem] text-soft">
+          <summary className="min-h-6 cursor-pointer">What a fix changes, and where the rule comes from</summary>
+          <ul className="mt-1 list-disc pl-4">
+            {finding.fixes.map((fix) => (
+              <li key={fix.id}>
+                <b>{fix.edit.title}:</b> {fix.effect}
+              </li>
+            ))}
+          </ul>
+          <p className="mt-1">{finding.provenance}</p>
+        </details>
+      )}
+    </article>
+  );
+}
+
+function Keep({ finding, changes }: { finding: Finding; changes: Changes }) {
+  const [note, setNote] = useState<string | null>(null);
+  if (finding.justification !== null)
+    return (
+      <Button look="bare" onClick={() => void changes.justify(finding.key, '')}>
+        Take the reason back
+      </Button>
+    );
+  if (note === null)
+    return (
+      <Button look="bare" onClick={() => setNote('')}>
+        Keep it, with a reason
+      </Button>
+    );
+  return (
+    <form
+      className="flex w-full flex-col gap-2"
+      onSubmit={(event) => {
+        event.preventDefault();
+        if (note.trim()) void changes.justify(finding.key, note.trim());
+      }}
+    >
+      <label className="flex flex-col gap-1 text-sm">
+        Why it is right as it is
+        <textarea
+          className="rounded border border-line bg-paper p-2"
+          rows={2}
+          maxLength={400}
+          value={note}
+          onChange={(event) => setNote(event.target.value)}
+        />
+      </label>
+      <div className="flex gap-2">
+        <Button look="solid" type="submit" disabled={!note.trim()}>
+          Keep it
+        </Button>
+        <Button look="bare" onClick={() => setNote(null)}>
+          Cancel
+        </Button>
+      </div>
+    </form>
+  );
+}

@@ -1,0 +1,72 @@
+import { useQuery } from '@tanstack/react-query';
+import { Moon } from 'lucide-react';
+import { setupsQuery } from '../api/queries';
+import { Brand } from '../shell/Brand';
+import { Tool } from '../shell/Header';
+import { toggleTheme } from '../shell/theme';
+import { Button } from '../ui/Button';
+import { Notice } from '../ui/Notice';
+import { CraftRow } from './CraftRow';
+import { LoadFile } from './LoadFile';
+
+/** All craft, each with what is wrong with its setup. */
+export function Hangar() {
+  const setups = useQuery(setupsQuery);
+  const wrong = setups.data?.filter((s) => s.wrong.length > 0).length ?? 0;
+  return (
+    <div className="mx-auto max-w-6xl px-6 pb-10 max-sm:px-3">
+      <title>Hangar · Zephyros</title>
+      <header className="flex items-center justify-between py-3">
+        <Brand />
+        <Tool label="Change between light and dark" onClick={toggleTheme}>
+          <Moon size={18} aria-hidden />
+        </Tool>
+      </header>
+      <main>
+        <div className="flex flex-wrap items-end justify-between gap-4 border-b-2 border-ink pb-3">
+          <div>
+            <h1 className="text-4xl font-extrabold tracking-tight">Hangar</h1>
+            {setups.data && (
+              <p className="text-soft">
+                {setups.data.length} craft · {wrong === 0 ? 'nothing wrong' : `${wrong} with something wrong`}
+              </p>
+            )}
+          </div>
+          <LoadFile />
+        </div>
+        {setups.isPending && (
+          <p className="py-6" role="status">
+            Looking for your craft…
+          </p>
+        )}
+        {setups.error && (
+          <div className="py-6">
+            <Notice title={setups.error.message}>
+              <Button className="mt-2" onClick={() => void setups.refetch()}>
+                Try again
+              </Button>
+            </Notice>
+          </div>
+        )}
+        {setups.data?.length === 0 && (
+          <div className="max-w-[60ch] py-8">
+            <h2 className="text-xl font-bold">No craft yet</h2>
+            <p className="mt-1">
+              Load a setup file that you or somebody else has downloaded from Zephyros. To look around first, start with{' '}
+              <code className="font-mono">make demo</code>: it brings the three craft of the Skerry Light crew.
+            </p>
+          </div>
+        )}
+        <ul>
+          {setups.data?.map((setup) => (
+            <CraftRow key={setup.id} setup={setup} />
+          ))}
+        </ul>
+        <p className="mt-6 max-w-[80ch] text-[0.93rem] text-soft">
+          Propellers off for everything on the bench. A simulated pass is not a bench pass, and a bench pass is not a
+          flight test. Local law and licensed practice decide on power, band and flying.
+        </p>
+      </main>
+    </div>
+  );
+}

@@ -1,0 +1,145 @@
+import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { useEffect, useState } from 'react';
+import { useHotkeys } from 'react-hotkeys-hook';
+import { Link, Navigate, useParams } from 'react-router';
+import { findingsQuery, setupQuery, viewQuery } from '../api/queries';
+import type { Finding, SetupDocument, SetupView, Station } from '../api/types';
+import { BenchProvider, useBenchState } from '../bench/BenchProvider';
+import { Dock } from '../bench/Dock';
+import { StandBack } from '../bench/StandBack';
+import { FindingsPanel } from '../findings/FindingsPanel';
+import { PathRibbon } from '../path/PathRibbon';
+import { isStation } from '../path/stations';
+import { Brand } from '../shell/Brand';
+import { CommandPalette } from '../shell/CommandPalette';
+import { Header } from '../shell/Header';
+import { ShortcutSheet } from '../shell/ShortcutSheet';
+import { BoardStation } from '../stations/board/BoardStation';
+import { ModelStation } from '../stations/model/ModelStation';
+import { PassingStation } from '../stations/passing/PassingStation';
+import { Notice } from '../ui/Notice';
+import { HistorySheet } from './HistorySheet';
+import { useChanges, type Changes } from './useChanges';
+
+/** The page of one craft: the path above, the open station and the findings in the middle, the bench below. */
+export default function SetupPage() {
+  const { id = '', station } = useParams();
+  const document = useQuery(setupQuery(id));
+  const view = useQuery(viewQuery(id));
+  const findings = useQuery(findingsQuery(id));
+  const failed = document.error ?? view.error ?? findings.error;
+
+  if (station !== undefined && !isStation(station)) return <Navigate to={`/craft/${id}/model`} replace />;
+  if (document.data && view.data && findings.data)
+    return (
+      <BenchProvider key={id} setup={id}>
+        <Workbench
+          document={document.data}
+          view={view.data}
+          findings={findings.data}
+          station={isStation(station) ? station : 'model'}
+        />
+      </BenchProvider>
+    );
+  return (
+    <main className="mx-auto flex max-w-3xl flex-col gap-4 p-6">
+      <Brand />
+      <h1 className="sr-only">Craft</h1>
+      {failed ? (
+        <Notice title={failed.message}>
+          <p className="flex gap-4">
+            <button type="button" className="font-semibold underline" onClick={() => void document.refetch()}>
+              Try again
+            </button>
+            <Link className="font-semibold underline" to="/">
+              To the hangar
+            </Link>
+          </p>
+        </Notice>
+      ) : (
+        <p role="status">Opening the craft…</p>
+      )}
+    </main>
+  );
+}
+
+interface Props {
+  document: SetupDocument;
+  view: SetupView;
+  findings: Finding[];
+  station: Station;
+}
+
+type Overlay = 'palette' | 'keys' | 'stand-back' | 'history' | null;
+
+function Workbench({ document, view, findings, station }: Props) {
+  const changes = useChanges(document.id);
+  const [overlay, setOverlay] = useState<Overlay>(null);
+  const overlayProps = (name: Overlay) => ({
+    open: overlay === name,
+    onOpenChange: (open: boolean) => setOverlay(open ? name : null),
+  });
+  useFollowRevision(document);
+  useHotkeys('ctrl+z, meta+z', () => document.undoTitle !== null && void changes.undo(), { preventDefault: true });
+  useHotkeys('ctrl+shift+z, meta+shift+z', () => document.redoTitle !== null && void changes.redo(), {
+    preventDefault: true,
+  });
+  useHotkeys('ctrl+k, meta+k', () => setOverlay('palette'), { preventDefault: true, enableOnFormTags: true });
+  useHotkeys('ctrl+slash, meta+slash', () => setOverlay('keys'), { preventDefault: true, enableOnFormTags: true });
+  useHotkeys('ctrl+period, meta+period', () => window.document.getElementById('dock')?.focus(), {
+    preventDefault: true,
+    enableOnFormTags: true,
+  });
+
+  return (
+    <div className="flex min-h-dvh flex-col md:h-dvh">
+      <title>{`${document.setup.craft.name} · Zephyros`}</title>
+      <Header document={document} view={view} changes={changes} onOpen={setOverlay} />
+      <PathRibbon setup={document.id} findings={findings} />
+      <main className="grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)_21rem] max-lg:grid-cols-1 max-lg:overflow-y-auto">
+        <div className="min-h-0 overflow-y-auto p-5 max-lg:overflow-visible max-sm:px-3">
+          {changes.state.kind === 'failed' && (
+            <div className="mb-3">
+              <Notice title="Not saved">
+                <p>{changes.state.reason}</p>
+              </Notice>
+            </div>
+          )}
+          <OpenStation station={station} document={document} view={view} changes={changes} />
+        </div>
+        <aside className="min-h-0 overflow-y-auto border-line p-4 max-lg:overflow-visible max-lg:border-t lg:border-l">
+          <FindingsPanel document={document} findings={findings} changes={changes} />
+        </aside>
+      </main>
+      <div className="max-md:sticky max-md:bottom-0">
+        <Dock controls={view.controls} onStandBack={() => setOverlay('stand-back')} />
+      </div>
+      <StandBack {...overlayProps('stand-back')} />
+      <ShortcutSheet {...overlayProps('keys')} />
+      <HistorySheet id={document.id} {...overlayProps('history')} />
+      <CommandPalette
+        {...overlayProps('palette')}
+        document={document}
+        view={view}
+        findings={findings}
+        changes={changes}
+        onShow={setOverlay}
+      />
+    </div>
+  );
+}
+
+function OpenStation({ station, document, view, changes }: Omit<Props, 'findings'> & { changes: Changes }) {
+  if (station === 'model') return <ModelStation setup={document.setup} view={view} changes={changes} />;
+  if (station === 'board') return <BoardStation setup={document.setup} view={view} changes={changes} />;
+  return <PassingStation station={station} />;
+}
+
+/** The bench says which revision it runs; another tab may have saved a newer one. */
+function useFollowRevision(document: SetupDocument): void {
+  const client = useQueryClient();
+  const onBench = useBenchState((s) => s.message?.revision ?? 0);
+  useEffect(() => {
+    if (onBench > document.revision) void client.invalidateQueries({ queryKey: ['setup', document.id] });
+  }, [client, onBench, document.id, document.revision]);
+}

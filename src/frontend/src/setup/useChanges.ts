@@ -1,0 +1,83 @@
+import { useQueryClient } from '@tanstack/react-query';
+import { useCallback, useRef, useState } from 'react';
+import { answer, api, ProblemError } from '../api/client';
+import { setupQuery, setupsQuery } from '../api/queries';
+import type { SetupDocument, SetupEdit } from '../api/types';
+
+/** Whether the last change is saved. */
+export type SaveState = { kind: 'saved' } | { kind: 'saving' } | { kind: 'failed'; reason: string };
+
+type Attempt = (revision: number) => Promise<SetupDocument>;
+
+/** Everything that changes a setup. */
+export interface Changes {
+  state: SaveState;
+  edit(edit: SetupEdit): Promise<void>;
+  fix(finding: string, fix: string): Promise<void>;
+  justify(finding: string, note: string): Promise<void>;
+  sendOrder(order: string): Promise<void>;
+  undo(): Promise<void>;
+  redo(): Promise<void>;
+}
+
+/**
+ * Changes a setup, one change after the other. A change that meets a newer revision is tried once more on that one: its tests say
+ * whether it still holds there.
+ */
+export function useChanges(id: string): Changes {
+  const client = useQueryClient();
+  const [state, setState] = useState<SaveState>({ kind: 'saved' });
+  const queue = useRef<Promise<void>>(Promise.resolve());
+
+  const run = useCallback(
+    (attempt: Attempt) => {
+      const work = async () => {
+        setState({ kind: 'saving' });
+        try {
+          const current = await client.ensureQueryData(setupQuery(id));
+          const saved = await attempt(current.revision).catch(async (error: unknown) => {
+            if (!(error instanceof ProblemError) || error.status !== 412) throw error;
+            const newer = await client.fetchQuery({ ...setupQuery(id), staleTime: 0 });
+            return attempt(newer.revision);
+          });
+          client.setQueryData(setupQuery(id).queryKey, saved);
+          setState({ kind: 'saved' });
+        } catch (error) {
+          setState({ kind: 'failed', reason: error instanceof Error ? error.message : String(error) });
+        }
+        await client.invalidateQueries({ queryKey: ['setup', id] });
+        void client.invalidateQueries({ queryKey: setupsQuery.queryKey });
+      };
+      queue.current = queue.current.then(work);
+      return queue.current;
+    },
+    [client, id],
+  );
+
+  const at = (revision: number, more: Record<string, string> = {}) => ({
+    params: { path: { id, ...more } as never },
+    headers: { 'If-Match': `"${revision}"` },
+  });
+  const edit = (made: SetupEdit) =>
+    run((revision) => answer(api.POST('/api/setups/{id}/edits', { ...at(revision), body: made })));
+
+  return {
+    state,
+    edit,
+    fix: (key, fix) =>
+      run((revision) => answer(api.POST('/api/setups/{id}/findings/{key}/fixes/{fix}', at(revision, { key, fix })))),
+    justify: (key, note) =>
+      run((revision) =>
+        answer(api.PUT('/api/setups/{id}/findings/{key}/justification', { ...at(revision, { key }), body: { note } })),
+      ),
+    sendOrder: (order) =>
+      run(async (revision) => {
+        const proposal = await answer(
+          api.GET('/api/setups/{id}/proposals/channel-order/{order}', { params: { path: { id, order } } }),
+        );
+        return answer(api.POST('/api/setups/{id}/edits', { ...at(revision), body: proposal }));
+      }),
+    undo: () => run((revision) => answer(api.POST('/api/setups/{id}/undo', at(revision)))),
+    redo: () => run((revision) => answer(api.POST('/api/setups/{id}/redo', at(revision)))),
+  };
+}

@@ -1,0 +1,47 @@
+import { useState } from 'react';
+
+interface Props {
+  label: string;
+  unit: string;
+  value: number;
+  min: number;
+  max: number;
+  step?: number;
+  onCommit(value: number): void;
+}
+
+/** A number with its unit. It is saved when the field is left or Enter is pressed; Escape takes the typing back. */
+export function NumberField({ label, unit, value, min, max, step = 1, onCommit }: Props) {
+  const [draft, setDraft] = useState<string | null>(null);
+  const commit = () => {
+    const number = Number(draft);
+    if (draft !== null && draft.trim() !== '' && Number.isFinite(number) && number !== value) onCommit(number);
+    setDraft(null);
+  };
+  return (
+    <label className="flex flex-col gap-0.5 text-sm text-soft">
+      {label}
+      <span className="flex items-center gap-1">
+        <input
+          className="h-8 w-22 rounded border border-line bg-sheet px-2 text-right font-mono text-base font-semibold text-ink"
+          type="number"
+          inputMode="decimal"
+          min={min}
+          max={max}
+          step={step}
+          value={draft ?? value}
+          onChange={(event) => setDraft(event.target.value)}
+          onBlur={commit}
+          onKeyDown={(event) => {
+            if (event.key === 'Enter') commit();
+            if (event.key === 'Escape' && draft !== null) {
+              event.stopPropagation();
+              setDraft(null);
+            }
+          }}
+        />
+        <span aria-hidden>{unit}</span>
+      </span>
+    </label>
+  );
+}

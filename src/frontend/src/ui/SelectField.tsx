@@ -1,0 +1,34 @@
+interface Option {
+  value: string;
+  label: string;
+  disabled?: boolean;
+}
+
+interface Props {
+  label: string;
+  value: string;
+  options: readonly Option[];
+  onChange(value: string): void;
+  /** True when the label is for screen readers only. */
+  quiet?: boolean;
+}
+
+/** A choice of one out of a list. */
+export function SelectField({ label, value, options, onChange, quiet = false }: Props) {
+  return (
+    <label className="flex flex-col gap-0.5 text-sm text-soft">
+      <span className={quiet ? 'sr-only' : ''}>{label}</span>
+      <select
+        className="h-8 max-w-full rounded border border-line bg-sheet px-2 text-sm font-semibold text-ink hover:border-ink"
+        value={value}
+        onChange={(event) => onChange(event.target.value)}
+      >
+        {options.map((option) => (
+          <option key={option.value} value={option.value} disabled={option.disabled}>
+            {option.label}
+          </option>
+        ))}
+      </select>
+    </label>
+  );
+}

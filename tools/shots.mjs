@@ -1,0 +1,93 @@
+// Takes the pictures in docs/screenshots from demo data. With a folder as argument, pictures of every view, width and theme go there.
+import { chromium } from '@playwright/test';
+import { mkdir } from 'node:fs/promises';
+import { join } from 'node:path';
+import { startApp } from './app.mjs';
+import { launchOptions } from './browser.mjs';
+
+const DESK = { width: 1280, height: 800 };
+const PHONE = { width: 390, height: 844 };
+
+const pushThrottle = async (page) => {
+  await page.getByLabel('Throttle', { exact: true }).fill('40');
+  await page.getByTestId('at-hands').getByText('+40').waitFor();
+};
+const fixed = async (page) => {
+  await page.getByRole('button', { name: 'Send A E T R', exact: true }).click();
+  await page.getByText('Nothing wrong', { exact: true }).waitFor();
+};
+const arm = async (page) => {
+  await page.getByRole('button', { name: 'Left shoulder far' }).first().click();
+  await page.getByTestId('board-title').getByText('Armed').waitFor();
+};
+
+const VIEWS = [
+  { name: 'hangar', path: '/', main: true },
+  { name: 'setup-fault', path: '/craft/sandpiper/model', prepare: pushThrottle, main: true, themes: ['light', 'dark'] },
+  { name: 'board', path: '/craft/gannet/board', main: true },
+  { name: 'wire', path: '/craft/sandpiper/wire', prepare: pushThrottle },
+  {
+    name: 'stand-back',
+    path: '/craft/sandpiper/model',
+    main: true,
+    prepare: async (page) => {
+      await pushThrottle(page);
+      await page.getByRole('button', { name: /Stand-back/ }).click();
+    },
+  },
+  { name: 'keys', path: '/craft/wren/board', prepare: (page) => page.getByRole('button', { name: /^Keys/ }).click() },
+  {
+    name: 'palette',
+    path: '/craft/wren/board',
+    prepare: (page) => page.getByRole('button', { name: /^Find/ }).click(),
+  },
+  { name: 'armed', path: '/craft/wren/board', prepare: arm },
+  { name: 'fixed', path: '/craft/sandpiper/board', prepare: fixed },
+];
+
+const all = process.argv[2];
+const only = process.argv[3]?.split(',');
+const folder = all ?? 'docs/screenshots';
+await mkdir(folder, { recursive: true });
+const app = await startApp();
+const browser = await chromium.launch(launchOptions);
+try {
+  for (const view of VIEWS.filter((v) => (all ? !only || only.includes(v.name) : v.main))) {
+    const sizes = all
+      ? [
+          ['', DESK],
+          ['-phone', PHONE],
+        ]
+      : [['', DESK]];
+    const themes = all ? ['light', 'dark'] : (view.themes ?? ['light']);
+    for (const [suffix, viewport] of sizes)
+      for (const theme of themes) {
+        const context = await browser.newContext({ viewport, colorScheme: theme, locale: 'en-GB', timezoneId: 'UTC' });
+        const page = await context.newPage();
+        page.on('console', (message) => message.type() === 'error' && console.error(`${view.name}: ${message.text()}`));
+        page.on('pageerror', (error) => console.error(`${view.name}: ${error}`));
+        await page.goto(app.address + view.path);
+        await page.getByRole('heading', { level: 1 }).first().waitFor();
+        if (suffix === '-phone' && view.path !== '/') await page.getByRole('button', { name: 'Unfold bench' }).click();
+        await view.prepare?.(page).catch((error) => console.error(`${view.name}${suffix}: ${error}`));
+        if (suffix === '-phone' && view.path !== '/')
+          await page
+            .getByRole('button', { name: 'Fold bench' })
+            .click({ timeout: 1000 })
+            .catch(() => undefined);
+        await page.evaluate(() => document.fonts.ready);
+        const file = join(folder, `${view.name}${suffix}${theme === 'dark' ? '-dark' : ''}.png`);
+        await page.screenshot({ path: file });
+        console.log(file);
+        await context.close();
+        if (view.prepare === fixed)
+          await fetch(`${app.address}/api/setups/sandpiper/undo`, {
+            method: 'POST',
+            headers: { 'If-Match': (await fetch(`${app.address}/api/setups/sandpiper`)).headers.get('etag') },
+          });
+      }
+  }
+} finally {
+  await browser.close();
+  await app.stop();
+}
