@@ -68,11 +68,13 @@ try {
         page.on('pageerror', (error) => console.error(`${view.name}: ${error}`));
         await page.goto(app.address + view.path);
         await page.getByRole('heading', { level: 1 }).first().waitFor();
+        if (view.path === '/') await page.getByText('Sandpiper').waitFor();
+        else await page.getByTestId('at-model').getByText('µs').waitFor();
         if (suffix === '-phone' && view.path !== '/') await page.getByRole('button', { name: 'Unfold bench' }).click();
         await view.prepare?.(page).catch((error) => console.error(`${view.name}${suffix}: ${error}`));
         if (suffix === '-phone' && view.path !== '/')
           await page
-            .getByRole('button', { name: 'Fold bench' })
+            .getByRole('button', { name: 'Fold', exact: true })
             .click({ timeout: 1000 })
             .catch(() => undefined);
         await page.evaluate(() => document.fonts.ready);

@@ -232,7 +232,7 @@ public sealed class BenchRun
         Sequence++;
         if (before.HasSignal != next.HasSignal)
             Say(
-                next.HasSignal ? "Signal"
+                next.HasSignal ? "Signal good"
                 : before.Armed ? "Signal lost, motors stopped"
                 : "Signal lost"
             );

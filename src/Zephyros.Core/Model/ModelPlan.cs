@@ -8,6 +8,7 @@ namespace Zephyros.Core.Model;
 public sealed class ModelPlan
 {
     private readonly Operation[] operations;
+    private readonly PlannedChannel[] channels;
     private readonly PulseScale scale;
     private readonly Dictionary<string, int> handIndex;
 
@@ -15,7 +16,7 @@ public sealed class ModelPlan
     {
         this.operations = operations;
         scale = transmitter.Scale;
-        Channels = channels;
+        this.channels = channels;
         ChannelCount = transmitter.Channels;
         Controls = transmitter.Listed;
         handIndex = Controls.Select((c, i) => (c.Key, i)).ToDictionary(p => p.Key, p => p.i, StringComparer.Ordinal);
@@ -25,7 +26,7 @@ public sealed class ModelPlan
     public IReadOnlyList<KeyValuePair<string, Control>> Controls { get; }
 
     /// <summary>The channels that the model feeds, by number.</summary>
-    public IReadOnlyList<PlannedChannel> Channels { get; }
+    public IReadOnlyList<PlannedChannel> Channels => channels;
 
     /// <summary>How many channels the transmitter sends; the length of the pulses that <see cref="Evaluate"/> writes.</summary>
     public int ChannelCount { get; }
@@ -38,7 +39,7 @@ public sealed class ModelPlan
     {
         var listed = transmitter.Listed;
         var compiled = new List<Operation>();
-        var channels = new List<PlannedChannel>();
+        var planned = new List<PlannedChannel>();
         foreach (var (id, channel) in model.Channels.OrderBy(c => c.Value.Number.Value))
         {
             var first = compiled.Count;
@@ -47,10 +48,10 @@ public sealed class ModelPlan
             foreach (var (_, step) in channel.OrderedSteps)
                 compiled.Add(Operation.Of((ScaleStep)step));
             compiled.Add(Operation.Of(channel.Output));
-            channels.Add(new PlannedChannel(id, channel, source, first, compiled.Count - first));
+            planned.Add(new PlannedChannel(id, channel, source, first, compiled.Count - first));
         }
 
-        return new ModelPlan(transmitter, [.. compiled], [.. channels]);
+        return new ModelPlan(transmitter, [.. compiled], [.. planned]);
     }
 
     /// <summary>The place of a control in the values passed to <see cref="Evaluate"/>, or -1 when there is none of that id.</summary>
@@ -75,7 +76,8 @@ public sealed class ModelPlan
         }
 
         sent.Fill(Microseconds.Neutral);
-        foreach (var channel in Channels)
+        // Over the array itself: the interface would allocate an enumerator.
+        foreach (var channel in channels)
             sent[channel.Channel.Number.Value - 1] = scale.ToMicroseconds(slots[channel.LastSlot]);
     }
 

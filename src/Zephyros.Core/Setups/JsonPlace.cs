@@ -9,19 +9,14 @@ public static class JsonPlace
     /// <summary>The place of an error as a JSON Pointer (RFC 6901); the whole document when the reader does not know better.</summary>
     public static string Of(JsonException error) => ToPointer(error.Path ?? "$");
 
-    /// <summary>The reason in one sentence. Syntax errors name line and position, both counted from 1.</summary>
-    public static string Reason(JsonException error)
-    {
-        // The reader appends " Path: ... | LineNumber: ... | BytePositionInLine: ..." to its own messages.
-        var text = error.Message.Split(" Path: ", 2)[0].Split(" LineNumber: ", 2)[0].TrimEnd('|', ' ');
-        if (
-            error.InnerException is not JsonException
-            && error.InnerException is not null
-            && error.LineNumber is { } line
-        )
-            return $"Not JSON at line {line + 1}, byte {error.BytePositionInLine + 1}: {text}";
-        return text;
-    }
+    /// <summary>The reason in one sentence.</summary>
+    // The reader appends " Path: ... | LineNumber: ... | BytePositionInLine: ..." to its own messages.
+    public static string Reason(JsonException error) =>
+        error.Message.Split(" Path: ", 2)[0].Split(" LineNumber: ", 2)[0].TrimEnd('|', ' ');
+
+    /// <summary>The reason of a document that is no JSON at all, with line and byte, both counted from 1.</summary>
+    public static string SyntaxReason(JsonException error) =>
+        $"Not JSON at line {error.LineNumber + 1 ?? 1}, byte {error.BytePositionInLine + 1 ?? 1}: {Reason(error)}";
 
     /// <summary>Turns a reader's path such as <c>$.model.channels['a b'].number</c> into <c>/model/channels/a b/number</c>.</summary>
     public static string ToPointer(string path)

@@ -18,32 +18,23 @@ public static class SetupJson
 
     /// <summary>Reads a document and checks it.</summary>
     /// <param name="utf8">The document's bytes.</param>
-    public static SetupReading Read(ReadOnlySpan<byte> utf8)
+    public static SetupReading Read(ReadOnlyMemory<byte> utf8)
     {
+        // Syntax, format and version first, so that another kind of document is told so instead of being told of its members.
         try
         {
-            var reader = new Utf8JsonReader(utf8, new JsonReaderOptions { MaxDepth = DeepestNesting });
-            var node = JsonSerializer.Deserialize<JsonNode>(ref reader, Options);
-            return reader.BytesConsumed < utf8.Length && HasMore(utf8[(int)reader.BytesConsumed..])
-                ? SetupReading.Failed("", "Something stands after the end of the document.")
-                : Read(node);
+            using var document = JsonDocument.Parse(utf8, new JsonDocumentOptions { MaxDepth = DeepestNesting });
+            if (FormatProblem(document.RootElement) is { } problem)
+                return new SetupReading(null, [problem]);
         }
         catch (JsonException error)
         {
-            return SetupReading.Failed(JsonPlace.Of(error), JsonPlace.Reason(error));
+            return SetupReading.Failed("", JsonPlace.SyntaxReason(error));
         }
-    }
 
-    /// <summary>Reads a document that is already parsed, and checks it.</summary>
-    public static SetupReading Read(JsonNode? document)
-    {
-        if (document is not JsonObject root)
-            return SetupReading.Failed("", "A setup is a JSON object.");
-        if (FormatProblem(root) is { } problem)
-            return new SetupReading(null, [problem]);
         try
         {
-            var setup = root.Deserialize<Setup>(Options)!;
+            var setup = JsonSerializer.Deserialize<Setup>(utf8.Span, Options)!;
             var problems = SetupValidator.Check(setup);
             return problems.Count == 0 ? new SetupReading(setup, []) : new SetupReading(null, problems);
         }
@@ -52,6 +43,9 @@ public static class SetupJson
             return SetupReading.Failed(JsonPlace.Of(error), JsonPlace.Reason(error));
         }
     }
+
+    /// <summary>Reads a document that is already parsed, and checks it.</summary>
+    public static SetupReading Read(JsonNode document) => Read(JsonSerializer.SerializeToUtf8Bytes(document));
 
     /// <summary>The setup as a JSON tree.</summary>
     public static JsonObject ToNode(Setup setup) => JsonSerializer.SerializeToNode(setup, Options)!.AsObject();
@@ -63,31 +57,32 @@ public static class SetupJson
         return Encoding.UTF8.GetBytes(Sorted(ToNode(setup)).ToJsonString(indented) + "\n");
     }
 
-    // Format and version are read first, so that another kind of document is told so instead of being told of its members.
-    private static SetupProblem? FormatProblem(JsonObject root)
+    private static SetupProblem? FormatProblem(JsonElement root)
     {
-        if (!root.TryGetPropertyValue("format", out var format) || Text(format) != Setup.FormatName)
+        if (root.ValueKind != JsonValueKind.Object)
+            return new SetupProblem("", "A setup is a JSON object.");
+        if (
+            !root.TryGetProperty("format", out var format)
+            || format.ValueKind != JsonValueKind.String
+            || format.GetString() != Setup.FormatName
+        )
             return new SetupProblem("/format", $"This is not a setup document: format must be \"{Setup.FormatName}\".");
-        return
-            root.TryGetPropertyValue("version", out var version)
-            && version is JsonValue value
-            && value.TryGetValue<int>(out var number)
-            ? number == Setup.CurrentVersion
-                ? null
-                : new SetupProblem(
-                    "/version",
-                    $"Version {number} is not known; this program reads version {Setup.CurrentVersion}."
-                )
-            : new SetupProblem(
+        if (
+            !root.TryGetProperty("version", out var version)
+            || version.ValueKind != JsonValueKind.Number
+            || !version.TryGetInt32(out var number)
+        )
+            return new SetupProblem(
                 "/version",
                 $"The version must be a whole number; this program reads version {Setup.CurrentVersion}."
             );
+        return number == Setup.CurrentVersion
+            ? null
+            : new SetupProblem(
+                "/version",
+                $"Version {number} is not known; this program reads version {Setup.CurrentVersion}."
+            );
     }
-
-    private static string? Text(JsonNode? node) =>
-        node is JsonValue value && value.TryGetValue<string>(out var text) ? text : null;
-
-    private static bool HasMore(ReadOnlySpan<byte> rest) => rest.IndexOfAnyExcept(" \t\r\n"u8) >= 0;
 
     // Dictionaries come out in hash order; people and version control want one order. Records keep theirs: only objects whose
     // members are ids are sorted, and those are exactly the collections.

@@ -7,8 +7,7 @@ namespace Zephyros.Web.Contracts;
 /// <param name="Transmitter">The transmitter's name.</param>
 /// <param name="Revision">The revision that it stands at.</param>
 /// <param name="SavedAt">When that was saved, in UTC (RFC 3339).</param>
-/// <param name="Wrong">Titles of the dangers found, worst first.</param>
-/// <param name="Cautions">Titles of the cautions that are not justified.</param>
+/// <param name="Findings">What is wrong and not justified, worst first.</param>
 public sealed record SetupSummary(
     string Id,
     string Name,
@@ -16,6 +15,5 @@ public sealed record SetupSummary(
     string Transmitter,
     int Revision,
     DateTimeOffset SavedAt,
-    IReadOnlyList<string> Wrong,
-    IReadOnlyList<string> Cautions
+    IReadOnlyList<OpenFinding> Findings
 );

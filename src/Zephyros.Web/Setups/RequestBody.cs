@@ -38,6 +38,19 @@ internal static class RequestBody
             return (null, TooLarge());
         try
         {
+            // A value inside an edit is a free tree; members given twice in it must be refused before it is made.
+            using var whole = JsonDocument.Parse(
+                bytes,
+                new JsonDocumentOptions { MaxDepth = SetupJson.DeepestNesting, AllowDuplicateProperties = false }
+            );
+        }
+        catch (JsonException error)
+        {
+            return (null, Problem.Invalid("Not understood", [new SetupProblem("", JsonPlace.SyntaxReason(error))]));
+        }
+
+        try
+        {
             return JsonSerializer.Deserialize<T>(bytes, SetupJson.Options) is { } value
                 ? (value, null)
                 : (null, Problem.Invalid("Not understood", [new SetupProblem("", "The body must not be null.")]));

@@ -50,11 +50,8 @@ internal static class SetupEndpoints
 
     private static SetupSummary Summarise(StoredSetup stored)
     {
-        var open = Examination
-            .Of(stored.Setup)
-            .Where(f => f.Justification is null)
-            .ToLookup(f => f.Severity, f => f.Title);
         var setup = stored.Setup;
+        var open = Examination.Of(setup).Where(f => f.Justification is null);
         return new SetupSummary(
             stored.Id,
             setup.Craft.Name,
@@ -62,8 +59,7 @@ internal static class SetupEndpoints
             setup.Transmitter.Name,
             stored.Revision,
             stored.SavedAt,
-            [.. open[Severity.Danger]],
-            [.. open[Severity.Caution]]
+            [.. open.Select(f => new OpenFinding(f.Title, f.Severity, f.Station))]
         );
     }
 

@@ -22,8 +22,8 @@ export function DialTile({ control }: { control: ControlView }) {
         </Slider.Track>
         <Slider.Thumb aria-label={control.name} className="block h-3.5 w-7 rounded-sm bg-deep-ink" />
       </Slider.Root>
-      <span className="mt-1 text-center text-[0.73rem] leading-[1.15]">{control.name}</span>
-      <b className="text-[0.8rem] leading-4">{signed(setting)} %</b>
+      <b className="text-[0.8rem] mt-0.5 leading-4">{signed(setting)} %</b>
+      <span className="text-center text-[0.73rem] leading-[1.15]">{control.name}</span>
     </div>
   );
 }

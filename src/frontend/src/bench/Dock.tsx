@@ -74,15 +74,6 @@ export function Dock({ controls, onStandBack }: Props) {
       onKeyDown={onKeyDown}
       onKeyUp={onKeyUp}
     >
-      <button
-        type="button"
-        aria-expanded={!folded}
-        className="absolute -top-6 right-4 flex h-6 items-center gap-1 rounded-t bg-deep px-2 text-xs dark:border dark:border-b-0 dark:border-line"
-        onClick={() => setFolded(!folded)}
-      >
-        {folded ? <ChevronUp size={14} aria-hidden /> : <ChevronDown size={14} aria-hidden />}
-        {folded ? 'Unfold bench' : 'Fold bench'}
-      </button>
       {!live && (
         <p role="status" className="bg-ochre-wash px-4 py-1 text-sm font-semibold text-ochre">
           {connection === 'connecting'
@@ -91,6 +82,15 @@ export function Dock({ controls, onStandBack }: Props) {
         </p>
       )}
       {folded ? <FoldedDock /> : <OpenDock controls={controls} live={live} />}
+      <button
+        type="button"
+        aria-expanded={!folded}
+        className="absolute right-2 bottom-1.5 flex min-h-7 items-center gap-1 rounded border border-deep-line bg-deep px-2 text-xs"
+        onClick={() => setFolded(!folded)}
+      >
+        {folded ? <ChevronUp size={14} aria-hidden /> : <ChevronDown size={14} aria-hidden />}
+        {folded ? 'Unfold bench' : 'Fold'}
+      </button>
     </section>
   );
 }
@@ -101,7 +101,7 @@ function FoldedDock() {
   const hands = stops?.stops[0];
   const end = stops?.stops.find((s) => s.station === 'board');
   return (
-    <p className="flex items-baseline gap-3 overflow-hidden px-4 py-2 whitespace-nowrap">
+    <p className="flex items-baseline gap-3 overflow-hidden py-2 pr-32 pl-4 whitespace-nowrap">
       <b className={clsx('text-lg', tone(report?.standing))}>{report?.title ?? '…'}</b>
       <span className="truncate text-sm">
         {stops?.name} {hands?.figure} {hands?.unit} → {end?.figure} {end?.unit}
@@ -196,7 +196,7 @@ function DockPart({
 
 function SupplyToggles() {
   const { link } = useBench();
-  const [up, power] = useBenchState((s) => [s.message?.snapshot.link ?? false, s.message?.snapshot.power ?? false]);
+  const [up, power] = useBenchState((s) => [s.message?.snapshot.link ?? null, s.message?.snapshot.power ?? null]);
   const toggles = [
     { name: 'Link', on: up, icon: Radio, hotkey: 'L', words: ['up', 'lost'], set: () => link.setLink(!up) },
     {
@@ -215,17 +215,17 @@ function SupplyToggles() {
           key={name}
           type="button"
           role="switch"
-          aria-checked={on}
+          aria-checked={on ?? false}
           aria-label={name}
           className={clsx(
-            'flex min-h-9 w-32 items-center gap-2 rounded border px-2 text-sm',
-            on ? 'border-deep-live text-deep-live' : 'border-dashed border-deep-warn text-deep-warn',
+            'flex min-h-9 w-36 items-center gap-2 rounded border px-2 text-sm',
+            on === false ? 'border-dashed border-deep-warn text-deep-warn' : 'border-deep-live text-deep-live',
           )}
           onClick={set}
         >
           <Icon size={16} aria-hidden />
           <span className="flex-1 text-left">
-            {name} <b>{on ? words[0] : words[1]}</b>
+            {name} <b>{on === null ? '…' : on ? words[0] : words[1]}</b>
           </span>
           <Key>{hotkey}</Key>
         </button>

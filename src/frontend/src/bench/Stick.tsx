@@ -67,7 +67,7 @@ export function Stick({ hand, vertical, horizontal }: Props) {
         <span className="absolute top-2 bottom-2 left-1/2 w-px bg-deep-line" />
         <span
           className="absolute size-5 -translate-1/2 rounded-full bg-deep-ink shadow"
-          style={{ left: `${50 + x * 0.42}%`, top: `${50 - y * 0.42}%` }}
+          style={{ left: `${50 + x * 0.38}%`, top: `${50 - y * 0.38}%` }}
         />
       </div>
       {[vertical, horizontal].map((axis) => (

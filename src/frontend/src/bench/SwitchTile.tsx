@@ -12,7 +12,10 @@ export function SwitchTile({ control, hotkey }: { control: ControlView; hotkey: 
   return (
     <fieldset className="flex min-w-0 flex-col items-center">
       <legend className="sr-only">{control.name}</legend>
-      <div className="flex h-17 w-11 flex-col gap-0.5 rounded border border-deep-ink/45 p-0.5">
+      <span className="mb-1 text-deep-soft">
+        <Key>{hotkey}</Key>
+      </span>
+      <div className="flex h-16 w-11 flex-col gap-0.5 rounded border border-deep-ink/45 p-0.5">
         {stacked.map((position) => (
           <button
             key={position.setting}
@@ -31,10 +34,8 @@ export function SwitchTile({ control, hotkey }: { control: ControlView; hotkey: 
           </button>
         ))}
       </div>
-      <span className="mt-1 text-center text-[0.73rem] leading-[1.15] text-balance">
-        <Key>{hotkey}</Key> {control.name}
-      </span>
-      <b className="text-[0.8rem] leading-4">{stacked.find((p) => p.setting === setting)?.name}</b>
+      <b className="mt-0.5 text-[0.8rem] leading-4">{stacked.find((p) => p.setting === setting)?.name}</b>
+      <span className="text-center text-[0.73rem] leading-[1.1] text-balance">{control.name}</span>
     </fieldset>
   );
 }

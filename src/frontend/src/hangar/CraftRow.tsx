@@ -1,9 +1,11 @@
+import clsx from 'clsx';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { Check, Copy, Download, OctagonAlert, TriangleAlert } from 'lucide-react';
 import { Link } from 'react-router';
 import { answer, api } from '../api/client';
 import { setupsQuery } from '../api/queries';
 import type { SetupSummary } from '../api/types';
+import { CraftPath } from './CraftPath';
 
 /** One craft: its name, what is wrong, when it was saved, and what can be done with it. */
 export function CraftRow({ setup }: { setup: SetupSummary }) {
@@ -19,7 +21,7 @@ export function CraftRow({ setup }: { setup: SetupSummary }) {
     onSettled: () => client.invalidateQueries({ queryKey: setupsQuery.queryKey }),
   });
   return (
-    <li className="grid grid-cols-[minmax(0,5fr)_minmax(0,5fr)_auto] items-center gap-x-6 gap-y-2 border-b border-line py-4 max-md:grid-cols-1">
+    <li className="grid grid-cols-[minmax(0,5fr)_minmax(0,5fr)_auto] items-center gap-x-6 gap-y-2 border-b border-line py-5 max-md:grid-cols-1">
       <div>
         <h2 className="text-2xl font-bold tracking-tight">
           <Link
@@ -69,26 +71,29 @@ export function CraftRow({ setup }: { setup: SetupSummary }) {
 }
 
 function State({ setup }: { setup: SetupSummary }) {
-  if (setup.wrong.length + setup.cautions.length === 0)
-    return (
-      <p className="flex items-center gap-2 font-semibold text-moss">
-        <Check size={20} aria-hidden /> Nothing wrong found
-      </p>
-    );
   return (
-    <ul className="flex flex-col gap-1">
-      {setup.wrong.map((title) => (
-        <li key={title} className="flex items-center gap-2 font-semibold text-rust">
-          <OctagonAlert size={20} className="shrink-0" aria-hidden />
-          <span className="sr-only">Wrong:</span> {title}
-        </li>
-      ))}
-      {setup.cautions.map((title) => (
-        <li key={title} className="flex items-center gap-2 font-semibold text-ochre">
-          <TriangleAlert size={20} className="shrink-0" aria-hidden />
-          <span className="sr-only">To check:</span> {title}
-        </li>
-      ))}
-    </ul>
+    <div className="flex flex-col gap-3">
+      {setup.findings.length === 0 && (
+        <p className="flex items-center gap-2 font-semibold text-moss">
+          <Check size={20} aria-hidden /> Nothing wrong found
+        </p>
+      )}
+      <ul className="flex flex-col gap-1 empty:hidden">
+        {setup.findings.map(({ title, severity }) => {
+          const danger = severity === 'danger';
+          const Icon = danger ? OctagonAlert : TriangleAlert;
+          return (
+            <li
+              key={title}
+              className={clsx('flex items-center gap-2 font-semibold', danger ? 'text-rust' : 'text-ochre')}
+            >
+              <Icon size={20} className="shrink-0" aria-hidden />
+              <span className="sr-only">{danger ? 'Wrong:' : 'To check:'}</span> {title}
+            </li>
+          );
+        })}
+      </ul>
+      <CraftPath findings={setup.findings} />
+    </div>
   );
 }

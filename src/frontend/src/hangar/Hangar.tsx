@@ -12,7 +12,7 @@ import { LoadFile } from './LoadFile';
 /** All craft, each with what is wrong with its setup. */
 export function Hangar() {
   const setups = useQuery(setupsQuery);
-  const wrong = setups.data?.filter((s) => s.wrong.length > 0).length ?? 0;
+  const wrong = setups.data?.filter((s) => s.findings.length > 0).length ?? 0;
   return (
     <div className="mx-auto max-w-6xl px-6 pb-10 max-sm:px-3">
       <title>Hangar · Zephyros</title>

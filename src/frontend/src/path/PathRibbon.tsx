@@ -52,11 +52,11 @@ function Gate({
         {open.length > 0 && (
           <span
             className={clsx(
-              'rounded-sm border px-1.5 text-xs font-bold',
+              'rounded-sm border px-1.5 text-xs font-bold whitespace-nowrap',
               danger ? 'border-rust bg-rust text-sheet' : 'border-ochre text-ochre',
             )}
           >
-            {open.length} {danger ? 'wrong' : 'to check'}
+            {open.length} <span className="max-md:sr-only">{danger ? 'wrong' : 'to check'}</span>
           </span>
         )}
       </h2>
@@ -72,7 +72,7 @@ function Gate({
         {stop?.figure ?? '–'}
         <small className="ml-1 text-[0.45em] font-semibold tracking-normal">{stop?.unit}</small>
       </p>
-      <p className="px-3 pt-1 text-[0.8rem] leading-tight text-soft max-md:text-[0.73rem]">
+      <p className="min-h-9 px-3 pt-1 text-[0.8rem] leading-tight text-soft max-md:text-[0.73rem]">
         {stop && markOf(stop) && <b className={stop.mark === 'wrong' ? 'text-rust' : ''}>{markOf(stop)}: </b>}
         {stop?.note}
       </p>

@@ -76,27 +76,29 @@ export function CommandPalette({ open, onOpenChange, document, view, findings, c
             />
             <Command.List className="max-h-[60vh] overflow-y-auto p-2">
               <Command.Empty className="p-3 text-soft">Nothing is called that.</Command.Empty>
-              {Object.entries(groups).map(([heading, entries]) => (
-                <Command.Group
-                  key={heading}
-                  heading={heading}
-                  className="[&_[cmdk-group-heading]]:px-2 [&_[cmdk-group-heading]]:pt-2 [&_[cmdk-group-heading]]:text-sm [&_[cmdk-group-heading]]:font-semibold [&_[cmdk-group-heading]]:text-soft"
-                >
-                  {entries.map((entry) => (
-                    <Command.Item
-                      key={entry.words}
-                      value={`${heading} ${entry.words}`}
-                      className="cursor-pointer rounded px-2 py-1.5 data-[selected=true]:bg-ink data-[selected=true]:text-paper"
-                      onSelect={() => {
-                        onOpenChange(false);
-                        entry.run();
-                      }}
-                    >
-                      {entry.words}
-                    </Command.Item>
-                  ))}
-                </Command.Group>
-              ))}
+              {Object.entries(groups)
+                .filter(([, entries]) => entries.length > 0)
+                .map(([heading, entries]) => (
+                  <Command.Group
+                    key={heading}
+                    heading={heading}
+                    className="[&_[cmdk-group-heading]]:px-2 [&_[cmdk-group-heading]]:pt-2 [&_[cmdk-group-heading]]:text-sm [&_[cmdk-group-heading]]:font-semibold [&_[cmdk-group-heading]]:text-soft"
+                  >
+                    {entries.map((entry) => (
+                      <Command.Item
+                        key={entry.words}
+                        value={`${heading} ${entry.words}`}
+                        className="cursor-pointer rounded px-2 py-1.5 data-[selected=true]:bg-ink data-[selected=true]:text-paper"
+                        onSelect={() => {
+                          onOpenChange(false);
+                          entry.run();
+                        }}
+                      >
+                        {entry.words}
+                      </Command.Item>
+                    ))}
+                  </Command.Group>
+                ))}
             </Command.List>
           </Command>
         </Dialog.Content>

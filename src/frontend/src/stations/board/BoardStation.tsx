@@ -84,7 +84,7 @@ export function BoardStation({ setup, view, changes }: Props) {
 function AxisBars({ map }: { map: string }) {
   const received = useBenchState((s) => (s.message?.snapshot.received ?? []).slice(0, 4));
   return (
-    <dl className="mb-4 grid max-w-3xl grid-cols-2 gap-x-8 max-sm:grid-cols-1">
+    <dl className="mb-4 grid max-w-4xl grid-cols-2 gap-x-8 max-sm:grid-cols-1">
       {['A', 'E', 'R', 'T'].map((letter) => {
         const channel = map.indexOf(letter);
         const us = received[channel] ?? 1500;

@@ -31,7 +31,6 @@ function Row({ row, columns, setup }: { row: ControlRow; columns: number; setup:
   const { followed, move } = useBench();
   const setting = useBenchState((s) => s.message?.snapshot.settings[row.control] ?? null);
   const watched = Object.values(setup.board.functions).find((f) => f.aux === row.channel - 4);
-  // Two positions stand at the two ends; the middle stays empty.
   const gap = columns - row.cells.length;
   return (
     <tr className={clsx('border-b border-hair', followed === row.control && 'bg-sea-wash/60')}>
@@ -42,10 +41,11 @@ function Row({ row, columns, setup }: { row: ControlRow; columns: number; setup:
         <b>{row.channel}</b>{' '}
         {row.channel > 4 && <span className="text-[0.8rem] font-semibold text-soft">AUX {row.channel - 4}</span>}
       </td>
-      {row.cells.map((cell, i) => (
+      {row.cells.flatMap((cell, i) => [
+        // Two positions stand at the two ends; the middle stays empty.
+        ...(i === 1 && gap > 0 ? [<td key="gap" colSpan={gap} className="border-l border-hair" />] : []),
         <td
           key={cell.setting}
-          colSpan={i === 0 && gap > 0 ? 1 + gap : 1}
           className={clsx(
             'border-l border-hair p-1 text-center',
             cell.setting === setting && 'outline-2 -outline-offset-2 outline-sea',
@@ -57,18 +57,20 @@ function Row({ row, columns, setup }: { row: ControlRow; columns: number; setup:
             aria-label={`Put ${row.name} at ${cell.name}`}
             onClick={() => move(row.control, cell.setting)}
           >
-            <span className="text-xs text-soft">{cell.name}</span>
-            <b className="block font-mono">{Math.round(cell.received)} µs</b>
-            {cell.functions.length > 0 ? (
-              <span className="rounded-sm bg-ink px-2 text-[0.87rem] font-bold text-paper">
-                {cell.functions.map((f) => setup.board.functions[f]?.label ?? f).join(', ')}
-              </span>
-            ) : (
-              <span className="text-[0.87rem] text-soft">{watched ? 'off' : 'nothing listens'}</span>
-            )}
+            <span className="text-[0.8rem] text-soft">{cell.name}</span>{' '}
+            <b className="font-mono">{Math.round(cell.received)} µs</b>
+            <span className="block">
+              {cell.functions.length > 0 ? (
+                <span className="rounded-sm bg-ink px-2 text-[0.87rem] font-bold text-paper">
+                  {cell.functions.map((f) => setup.board.functions[f]?.label ?? f).join(', ')}
+                </span>
+              ) : (
+                <span className="text-[0.87rem] text-soft">{watched ? 'off' : 'nothing listens'}</span>
+              )}
+            </span>
           </button>
-        </td>
-      ))}
+        </td>,
+      ])}
     </tr>
   );
 }

@@ -1,3 +1,4 @@
+import clsx from 'clsx';
 import type { Channel, Setup, SetupView } from '../../api/types';
 import { makeEdit } from '../../api/edits';
 import { useBench, useBenchState } from '../../bench/BenchProvider';
@@ -21,23 +22,25 @@ export function ModelStation({ setup, view, changes }: Props) {
   const channels = Object.entries(setup.model.channels).sort(([, a], [, b]) => a.number - b.number);
   return (
     <>
-      <StationHead title="Model: what each channel carries">
-        Read a chain from left to right; the small figure is the value after the step, now.
-      </StationHead>
-      <div className="mb-3">
-        <SelectField
-          label="The transmitter sends channels 1 to 4 as"
-          value={view.sentOrder ?? ''}
-          options={[
-            ...(view.sentOrder ? [] : [{ value: '', label: 'no full order', disabled: true }]),
-            ...view.orders.map((order) => ({ value: order, label: spell(order) })),
-          ]}
-          onChange={(order) => void changes.sendOrder(order)}
-        />
+      <div className="flex flex-wrap items-start justify-between gap-x-6">
+        <StationHead title="Model: what each channel carries">
+          Read a chain from left to right; the small figure is the value after the step, now.
+        </StationHead>
+        <div className="mb-3">
+          <SelectField
+            label="Sticks are sent on channels 1 to 4 as"
+            value={view.sentOrder ?? ''}
+            options={[
+              ...(view.sentOrder ? [] : [{ value: '', label: 'no full order', disabled: true }]),
+              ...view.orders.map((order) => ({ value: order, label: spell(order) })),
+            ]}
+            onChange={(order) => void changes.sendOrder(order)}
+          />
+        </div>
       </div>
       <div className="-mx-1 overflow-x-auto px-1">
         <table className="w-full border-collapse">
-          <thead>
+          <thead className="max-md:sr-only">
             <tr className="border-b-2 border-ink text-left text-[0.84rem] text-soft">
               <th className="py-1 font-semibold">Channel</th>
               <th className="font-semibold">Carries</th>
@@ -72,16 +75,21 @@ function ChannelRow({ id, channel, setup, view, changes }: { id: string; channel
   const source = channel.take.control;
   const scales = Object.entries(channel.steps ?? {}).sort(([, a], [, b]) => a.order - b.order);
   return (
-    <tr className={followed === source ? 'border-b border-hair bg-sea-wash/60' : 'border-b border-hair'}>
-      <td className="py-1.5 pr-3 whitespace-nowrap">
+    <tr
+      className={clsx(
+        'border-b border-hair max-md:grid max-md:grid-cols-[auto_1fr_auto] max-md:items-center max-md:py-2',
+        followed === source && 'bg-sea-wash/60',
+      )}
+    >
+      <td className="py-1 pr-3 whitespace-nowrap">
         <b className="text-xl">{channel.number}</b>
         {channel.number > 4 && (
           <span className="ml-1.5 text-[0.8rem] font-semibold text-soft">AUX {channel.number - 4}</span>
         )}
       </td>
-      <td className="pr-3 font-bold">{channel.label}</td>
-      <td className="pr-4">
-        <div className="flex flex-wrap items-end gap-x-1.5 gap-y-1">
+      <td className="max-w-28 pr-3 leading-tight font-bold max-md:max-w-none">{channel.label}</td>
+      <td className="py-1 pr-4 max-md:order-4 max-md:col-span-3">
+        <div className="flex items-start gap-x-4 gap-y-1 overflow-hidden p-0.5 max-md:flex-wrap">
           <Step value={steps[0]}>
             <SelectField
               quiet
@@ -109,10 +117,10 @@ function ChannelRow({ id, channel, setup, view, changes }: { id: string; channel
           </Step>
         </div>
       </td>
-      <td className="w-[26%]">
+      <td className="w-[22%] max-md:order-5 max-md:col-span-3 max-md:w-full">
         <TravelBar us={sent} />
       </td>
-      <td className="pl-2 text-right font-mono font-bold whitespace-nowrap">
+      <td className="pl-2 text-right max-md:order-3 font-mono font-bold whitespace-nowrap">
         {sent.toFixed(1)} <span className="text-xs font-normal text-soft">µs</span>
       </td>
     </tr>
@@ -121,9 +129,10 @@ function ChannelRow({ id, channel, setup, view, changes }: { id: string; channel
 
 function Step({ value, children }: { value: number | undefined; children: React.ReactNode }) {
   return (
-    <span className="inline-flex flex-col items-stretch [&>*]:min-h-8">
+    <span className="group/step relative inline-flex flex-col items-stretch">
+      <span className="absolute top-4 -left-4 h-px w-4 bg-soft group-first/step:hidden" aria-hidden />
       {children}
-      <small className="min-h-0! text-center font-mono text-[0.73rem] leading-4 text-soft">
+      <small className="text-center font-mono text-[0.73rem] leading-4 text-soft">
         {value === undefined ? '' : `${signed(Math.round(value * 10) / 10)} %`}
       </small>
     </span>

@@ -25,7 +25,7 @@ export function OutputEditor({ id, channel, setup, changes }: Props) {
     );
   return (
     <Popover.Root>
-      <Popover.Trigger className="inline-flex min-h-6 items-center rounded-sm border border-line bg-sheet px-2 text-[0.87rem] hover:border-ink">
+      <Popover.Trigger className="inline-flex min-h-8 items-center whitespace-nowrap rounded-sm border border-line bg-sheet px-2 text-[0.87rem] hover:border-ink">
         {reverse && <b className="mr-1">reversed</b>}
         ends {signed(round(low))} / {signed(round(high))} %{centre !== 0 && ` · centre ${signed(round(centre))} %`}
       </Popover.Trigger>

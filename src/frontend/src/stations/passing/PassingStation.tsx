@@ -1,3 +1,4 @@
+import clsx from 'clsx';
 import type { Station } from '../../api/types';
 import { useBenchState } from '../../bench/BenchProvider';
 import { STATION_NAMES } from '../../path/stations';
@@ -20,19 +21,34 @@ export function PassingStation({ station }: { station: Station }) {
   return (
     <>
       <StationHead title={`${STATION_NAMES[station]}: ${trace?.name ?? '…'} passes`}>{PURPOSE[station]}</StationHead>
-      <p className="text-[3.600rem] leading-tight font-extrabold tracking-tight">
+      <p className="text-[3.2rem] leading-tight font-extrabold tracking-tight">
         {stop?.figure} <small className="text-[0.4em] font-semibold tracking-normal">{stop?.unit}</small>
       </p>
-      <p className="mb-4 text-lg text-soft">{stop?.note}</p>
-      {stop && stop.working.length > 0 && (
-        <ol className="max-w-2xl border-t-2 border-ink">
-          {stop.working.map((line) => (
-            <li key={line} className="border-b border-hair py-2 font-mono text-[1.07rem]">
-              {line}
-            </li>
-          ))}
-        </ol>
-      )}
+      <p className="mb-3 text-soft">{stop?.note}</p>
+      <h2 className="border-b-2 border-ink pb-1 text-[0.84rem] font-semibold text-soft">The whole way, sum by sum</h2>
+      <ol>
+        {trace?.stops.map((each) => (
+          <li
+            key={each.station}
+            aria-current={each.station === station ? 'step' : undefined}
+            className={clsx(
+              'grid grid-cols-[5rem_10rem_1fr] gap-x-4 border-b border-hair px-2 py-1.5 max-sm:grid-cols-[5rem_1fr]',
+              each.station === station && 'bg-sea-wash/60',
+            )}
+          >
+            <b>{STATION_NAMES[each.station]}</b>
+            <span className={clsx('font-bold', each.mark === 'wrong' && 'text-rust')}>
+              {each.figure} {each.unit}
+            </span>
+            <ul className="font-mono text-[0.93rem] text-soft max-sm:col-span-2">
+              {each.working.map((line) => (
+                <li key={line}>{line}</li>
+              ))}
+              {each.working.length === 0 && <li>{each.note}</li>}
+            </ul>
+          </li>
+        ))}
+      </ol>
     </>
   );
 }

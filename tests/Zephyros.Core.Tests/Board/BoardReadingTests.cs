@@ -1,0 +1,37 @@
+using Zephyros.Core.Board;
+using Zephyros.Core.Units;
+
+namespace Zephyros.Core.Tests.Board;
+
+public sealed class BoardReadingTests
+{
+    // Bands are half-open, [low, high): from memory (figures.md). Gannet's throttle is channel 1; it arms on AUX 5.
+    [Theory]
+    [InlineData(1699.9, false)]
+    [InlineData(1700, true)]
+    [InlineData(2099.9, true)]
+    [InlineData(2100, false)]
+    public void A_band_holds_its_low_edge_and_not_its_high_one(double us, bool requested)
+    {
+        var received = Enumerable.Repeat(Microseconds.Neutral, 16).ToArray();
+        received[8] = new Microseconds(us);
+        Assert.Equal(requested, BoardReading.Of(Demo.Gannet.Board, received).ArmRequested);
+    }
+
+    [Theory]
+    [InlineData(1004.9, true)]
+    [InlineData(1005, false)]
+    public void The_limit_itself_is_not_low(double us, bool low)
+    {
+        var received = Enumerable.Repeat(Microseconds.Neutral, 16).ToArray();
+        received[0] = new Microseconds(us);
+        Assert.Equal(low, BoardReading.Of(Demo.Gannet.Board, received).ThrottleIsLow);
+    }
+
+    [Fact]
+    public void A_channel_that_does_not_arrive_asks_for_nothing()
+    {
+        var board = Demo.Gannet.WithArm(f => f with { Aux = 20, Low = new Microseconds(900) }).Board;
+        Assert.False(BoardReading.Of(board, Enumerable.Repeat(Microseconds.Neutral, 16).ToArray()).ArmRequested);
+    }
+}

@@ -1,0 +1,62 @@
+using System.Collections.Immutable;
+using Zephyros.Core.Board;
+using Zephyros.Core.Model;
+using Zephyros.Core.Setups;
+using Zephyros.Core.Units;
+
+namespace Zephyros.Core.Tests;
+
+/// <summary>The demo setups, and setups made from them by one change.</summary>
+internal static class Demo
+{
+    public static Setup Sandpiper { get; } = Load("sandpiper");
+
+    public static Setup Wren { get; } = Load("wren");
+
+    public static Setup Gannet { get; } = Load("gannet");
+
+    public static TheoryData<string> Names =>
+        [.. Directory.EnumerateFiles("demo").Select(f => System.IO.Path.GetFileNameWithoutExtension(f))];
+
+    public static byte[] Bytes(string name) => File.ReadAllBytes($"demo/{name}.json");
+
+    public static Setup Load(string name)
+    {
+        var reading = SetupJson.Read(Bytes(name));
+        Assert.Empty(reading.Problems);
+        return reading.Setup!;
+    }
+
+    public static Setup WithBoard(this Setup setup, Func<FlightBoard, FlightBoard> change) =>
+        setup with
+        {
+            Board = change(setup.Board),
+        };
+
+    public static Setup WithArm(this Setup setup, Func<BoardFunction, BoardFunction> change) =>
+        setup.WithBoard(b => b with { Functions = b.Functions.SetItem("arm", change(b.Functions["arm"])) });
+
+    public static Setup WithChannel(this Setup setup, string id, Func<Channel, Channel> change) =>
+        setup with
+        {
+            Model = setup.Model with { Channels = setup.Model.Channels.SetItem(id, change(setup.Model.Channels[id])) },
+        };
+
+    /// <summary>Wren with its arm function moved to a three-position switch: positions arrive as 988, 1500 and 2012 us.</summary>
+    public static Setup ArmOnThreePositions(double low, double high) =>
+        Wren.WithChannel("arm", c => c with { Take = new ControlSource { Control = "left-front-outer" } })
+            .WithArm(f =>
+                f with
+                {
+                    Control = "left-front-outer",
+                    Low = new Microseconds(low),
+                    High = new Microseconds(high),
+                }
+            );
+
+    public static ImmutableDictionary<string, TValue> Set<TValue>(
+        this ImmutableDictionary<string, TValue> map,
+        string id,
+        Func<TValue, TValue> change
+    ) => map.SetItem(id, change(map[id]));
+}

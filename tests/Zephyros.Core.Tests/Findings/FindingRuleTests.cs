@@ -1,0 +1,129 @@
+using Zephyros.Core.Findings;
+using Zephyros.Core.Model;
+using Zephyros.Core.Setups;
+using Zephyros.Core.Units;
+
+namespace Zephyros.Core.Tests.Findings;
+
+public sealed class FindingRuleTests
+{
+    [Fact]
+    public void A_clean_setup_has_no_findings() => Assert.Empty(Examination.Of(Demo.Wren));
+
+    [Fact]
+    public void The_order_mismatch_says_what_it_does_and_offers_both_fixes()
+    {
+        var finding = Assert.Single(Examination.Of(Demo.Sandpiper));
+        Assert.Equal(("channel-order", "Throttle arrives as roll"), (finding.Key, finding.Title));
+        Assert.Equal("The transmitter sends T A E R, the board reads A E T R.", finding.What);
+        Assert.StartsWith(
+            "With the throttle down the craft would roll left at full rate, 500 °/s.",
+            finding.Why,
+            StringComparison.Ordinal
+        );
+        Assert.EndsWith("it reads 1500 µs at rest and will not arm.", finding.Why, StringComparison.Ordinal);
+        Assert.Equal(["Send A E T R", "Board reads T A E R"], finding.Fixes.Select(f => f.Edit.Title));
+    }
+
+    [Fact]
+    public void All_order_mismatches_are_found_and_each_fix_removes_them()
+    {
+        foreach (var sent in StickOrder.All)
+        {
+            var setup = Demo.Wren with { Model = ChannelOrder.Reorder(Demo.Wren.Model, Demo.Wren.Transmitter, sent)! };
+            var found = Examination.Of(setup).Where(f => f.Key == "channel-order").ToArray();
+            Assert.Equal(sent.ToString() == "AETR" ? 0 : 1, found.Length);
+            Assert.All(found, finding => AssertFixesRemove(setup, finding));
+        }
+    }
+
+    public static TheoryData<string> Kinds => [.. Faults.Keys];
+
+    // One planted fault for every rule, each made by one change of a setup that has none.
+    private static readonly Dictionary<string, Setup> Faults = new()
+    {
+        ["arm-switch-not-reaching:arm"] = Demo.Gannet,
+        ["arm-channel-not-carried:arm"] = Demo.Wren.WithArm(f => f with { Aux = 9 }),
+        ["arm-band-unreached:arm"] = Demo.Wren.WithArm(f =>
+            f with
+            {
+                Low = new Microseconds(1300),
+                High = new Microseconds(1700),
+            }
+        ),
+        ["arm-band-shared:arm"] = Demo.ArmOnThreePositions(1300, 2100),
+        ["throttle-never-low"] = Demo.Wren.WithBoard(b => b with { ThrottleLow = new Microseconds(1000) }),
+        ["stick-not-sent:yaw"] = Demo.Wren.WithChannel(
+            "yaw",
+            c => c with { Take = new ControlSource { Control = "left-dial" } }
+        ),
+    };
+
+    [Theory]
+    [MemberData(nameof(Kinds))]
+    public void Each_planted_fault_is_found_and_each_fix_removes_it(string key)
+    {
+        var finding = Assert.Single(Examination.Of(Faults[key]), f => f.Key == key);
+        Assert.NotEmpty(finding.Fixes);
+        AssertFixesRemove(Faults[key], finding);
+    }
+
+    [Fact]
+    public void Confusing_aux_and_channel_is_named()
+    {
+        var finding = Assert.Single(Examination.Of(Demo.Gannet));
+        Assert.Equal(
+            "The board watches channel 9 (AUX 5), which nothing feeds. Left shoulder is sent on channel 5 (AUX 1).",
+            finding.What
+        );
+        Assert.EndsWith("The two numbers look confused here.", finding.Provenance, StringComparison.Ordinal);
+    }
+
+    [Fact]
+    public void The_band_of_a_fix_lies_midway_between_positions_on_25_us_steps()
+    {
+        var finding = Examination.Of(Demo.ArmOnThreePositions(1300, 2100)).Single();
+        var narrowed = finding.Fixes[0].Edit.ApplyTo(Demo.ArmOnThreePositions(1300, 2100)).Setup!.Board.Functions[
+            "arm"
+        ];
+        Assert.Equal((1750.0, 2100.0), (narrowed.Low.Value, narrowed.High.Value));
+    }
+
+    [Fact]
+    public void Two_armed_positions_may_be_kept_with_a_reason_and_three_may_not()
+    {
+        var shared = Demo.ArmOnThreePositions(1300, 2100);
+        var kept = Edits
+            .Justify(shared, "arm-band-shared:arm", "the far position will also return home")
+            .ApplyTo(shared)
+            .Setup!;
+        Assert.Equal("the far position will also return home", Assert.Single(Examination.Of(kept)).Justification);
+
+        var all = Demo.ArmOnThreePositions(900, 2100);
+        var forced = Edits.Justify(all, "arm-band-shared:arm", "please").ApplyTo(all).Setup!;
+        var finding = Assert.Single(Examination.Of(forced));
+        Assert.Equal((Severity.Danger, null), (finding.Severity, finding.Justification));
+    }
+
+    [Fact]
+    public void A_channel_lost_on_the_link_is_offered_a_free_one_that_arrives()
+    {
+        var setup = Demo
+            .Wren.WithChannel("arm", c => c with { Number = new ChannelNumber(14) })
+            .WithArm(f => f with { Aux = 10 });
+        var finding = Examination.Of(setup).Single(f => f.Key == "arm-channel-not-carried:arm");
+        Assert.Equal("Arm on AUX 1", Assert.Single(finding.Fixes).Edit.Title);
+        AssertFixesRemove(setup, finding);
+    }
+
+    private static void AssertFixesRemove(Setup setup, Finding finding) =>
+        Assert.All(
+            finding.Fixes,
+            fix =>
+            {
+                var after = fix.Edit.ApplyTo(setup);
+                Assert.Empty(after.Problems);
+                Assert.DoesNotContain(Examination.Of(after.Setup!), f => f.Key == finding.Key);
+            }
+        );
+}

@@ -1,0 +1,89 @@
+using Zephyros.Core.Board;
+using Zephyros.Core.Path;
+using Zephyros.Core.Setups;
+
+namespace Zephyros.Core.Tests.Path;
+
+public sealed class PathTracerTests
+{
+    private static readonly BoardState Receiving = new(Powered: true, HasSignal: true, false, false, ArmRefusal.None);
+
+    [Fact]
+    public void The_story_of_the_throttle_that_arrives_as_roll()
+    {
+        var trace = Follow(Demo.Sandpiper, "throttle", 40);
+        Assert.Equal(["+40 %", "1704.8 µs", "1320 count", "1705 µs", "roll", "205 °/s right"], Figures(trace));
+        Assert.Equal("map A E T R reads channel 1", trace.Stops[4].Note);
+        Assert.Equal(
+            [TraceMark.Live, TraceMark.Live, TraceMark.Live, TraceMark.Live, TraceMark.Wrong, TraceMark.Wrong],
+            trace.Stops.Select(s => s.Mark)
+        );
+        Assert.Contains("1500 + 5.12 × 40 = 1704.8 µs", trace.Stops[1].Working);
+        Assert.Contains("(1704.8 − 880) / 0.625 = 1319.68", trace.Stops[2].Working);
+    }
+
+    [Fact]
+    public void The_arm_switch_reaches_its_function()
+    {
+        var trace = Follow(Demo.Wren, "left-shoulder", 2);
+        Assert.Equal(["far", "2012.0 µs", "1811 count", "2012 µs", "Arm", "disarmed"], Figures(trace));
+    }
+
+    [Fact]
+    public void The_arm_switch_on_a_channel_that_the_board_does_not_watch_goes_wrong_there()
+    {
+        var trace = Follow(Demo.Gannet, "left-shoulder", 2);
+        Assert.Equal((TraceMark.Wrong, "nothing listens on AUX 1"), (trace.Stops[4].Mark, trace.Stops[4].Note));
+    }
+
+    [Fact]
+    public void A_control_that_no_channel_takes_ends_in_the_model()
+    {
+        var trace = Follow(Demo.Wren, "right-button", 1);
+        Assert.Equal("held", trace.Stops[0].Figure);
+        Assert.All(trace.Stops.Skip(1), stop => Assert.Equal(TraceMark.Ended, stop.Mark));
+    }
+
+    [Fact]
+    public void A_channel_beyond_the_links_count_ends_in_the_air()
+    {
+        var setup = Demo.Wren with { Air = Demo.Wren.Air with { Channels = 4 } };
+        var trace = Follow(setup, "left-shoulder", 2);
+        Assert.Equal((TraceMark.Wrong, "only channels 1 to 4 are carried"), (trace.Stops[2].Mark, trace.Stops[2].Note));
+    }
+
+    [Fact]
+    public void Without_signal_nothing_arrives_at_the_board()
+    {
+        var trace = Follow(Demo.Wren, "throttle", 0, Receiving with { HasSignal = false });
+        Assert.Equal("no good frames arrive", trace.Stops[4].Note);
+    }
+
+    [Fact]
+    public void Full_stick_is_held_at_the_maximum_rate()
+    {
+        var trace = Follow(Demo.Gannet, "roll", -100);
+        Assert.Equal("720 °/s left", Figures(trace)[5]);
+        Assert.Contains("held at −720 °/s", trace.Stops[5].Working[0], StringComparison.Ordinal);
+    }
+
+    [Fact]
+    public void Each_position_of_a_switch_is_a_cell_with_what_it_does()
+    {
+        var rows = ControlRows.Of(SignalPlan.Compile(Demo.ArmOnThreePositions(1300, 2100)));
+        var cells = rows.Single(r => r.Control == "left-front-outer").Cells;
+        Assert.Equal(
+            [("safe", 988.125, 0), ("mid", 1500, 1), ("far", 2011.875, 1)],
+            cells.Select(c => (c.Name, c.Received.Value, c.Functions.Count))
+        );
+    }
+
+    private static string[] Figures(PathTrace trace) => [.. trace.Stops.Select(s => $"{s.Figure} {s.Unit}".TrimEnd())];
+
+    private static PathTrace Follow(Setup setup, string control, double setting, BoardState? board = null)
+    {
+        var plan = SignalPlan.Compile(setup);
+        var values = plan.With(control, setting);
+        return new PathTracer(plan, values, board ?? Receiving, values.Received).Follow(control);
+    }
+}
