@@ -1,6 +1,5 @@
 using System.Globalization;
 using System.Text;
-using System.Text.Json.Nodes;
 using Microsoft.Data.Sqlite;
 using Zephyros.Core.Setups;
 
@@ -253,7 +252,7 @@ public sealed class SetupStore
 
     private static Setup Parse(string document)
     {
-        var reading = SetupJson.Read(JsonNode.Parse(document));
+        var reading = SetupJson.Read(Encoding.UTF8.GetBytes(document));
         return reading.Setup
             ?? throw new StoreException(
                 $"A stored setup cannot be read: {reading.Problems[0].Place} {reading.Problems[0].Reason}"

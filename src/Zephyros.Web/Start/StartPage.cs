@@ -11,23 +11,31 @@ internal static class StartPage
     /// <summary>Maps the page, and says clearly when an address below /api is none.</summary>
     public static void Map(WebApplication app)
     {
-        app.MapFallback(
-            "/api/{**rest}",
-            (HttpContext context) => Problem.NotFound($"There is no {context.Request.Path}.")
-        );
-        app.MapFallback(
-            (HttpContext context, IWebHostEnvironment host) =>
-            {
-                var file = host.WebRootFileProvider.GetFileInfo("index.html");
-                if (!file.Exists)
-                    return Problem.NotFound("The interface is not built: run \"make demo\".");
-                using var reader = new StreamReader(file.CreateReadStream());
-                var page = reader
-                    .ReadToEnd()
-                    .Replace(NoncePlace, SecurityHeaders.NonceOf(context), StringComparison.Ordinal);
-                context.Response.Headers.CacheControl = "no-store";
-                return Results.Text(page, "text/html; charset=utf-8");
-            }
-        );
+        app.MapFallback("/api/{**rest}", NoSuchEndpoint);
+        app.MapFallback(Page);
+    }
+
+    private static IResult Page(HttpContext context, IWebHostEnvironment host)
+    {
+        var file = host.WebRootFileProvider.GetFileInfo("index.html");
+        if (!file.Exists)
+            return Problem.NotFound("The interface is not built: run \"make demo\".");
+        using var reader = new StreamReader(file.CreateReadStream());
+        var page = reader.ReadToEnd().Replace(NoncePlace, SecurityHeaders.NonceOf(context), StringComparison.Ordinal);
+        context.Response.Headers.CacheControl = "no-store";
+        return Results.Text(page, "text/html; charset=utf-8");
+    }
+
+    // An endpoint that takes JSON is passed over when something else is sent; then the address is right and the kind is not.
+    private static IResult NoSuchEndpoint(HttpContext context)
+    {
+        var request = context.Request;
+        return request.ContentLength is null or 0 || request.HasJsonContentType()
+            ? Problem.NotFound($"There is no {request.Method} {request.Path}.")
+            : Problem.Of(
+                StatusCodes.Status415UnsupportedMediaType,
+                "Not JSON",
+                "Send the body as JSON, with Content-Type: application/json."
+            );
     }
 }

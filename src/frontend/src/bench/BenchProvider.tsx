@@ -17,9 +17,9 @@ interface Bench {
   /** True when a control of its own choice is followed, whatever moves. */
   pinned: boolean;
   /** Follows a control for good; null follows whatever moves. */
-  pin(control: string | null): void;
+  pin: (control: string | null) => void;
   /** Moves a control, and follows it unless another is pinned. */
-  move(control: string, setting: number): void;
+  move: (control: string, setting: number) => void;
 }
 
 const BenchContext = createContext<Bench | null>(null);
@@ -76,6 +76,6 @@ export function useBench(): Bench {
 /** A part of the bench's state. The component renders again only when the part is another one, compared by its contents. */
 export function useBenchState<T>(select: (state: BenchState) => T): T {
   const { link } = useBench();
-  const text = useSyncExternalStore(link.subscribe, () => JSON.stringify(select(link.snapshot())) ?? 'null');
+  const text = useSyncExternalStore(link.subscribe, () => JSON.stringify(select(link.snapshot())));
   return useMemo(() => JSON.parse(text) as T, [text]);
 }

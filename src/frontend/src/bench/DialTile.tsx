@@ -10,7 +10,7 @@ export function DialTile({ control }: { control: ControlView }) {
   return (
     <div className="flex min-w-0 flex-col items-center">
       <Slider.Root
-        className="relative flex h-17 w-8 touch-none justify-center"
+        className="relative flex h-[5.4rem] w-8 touch-none justify-center"
         orientation="vertical"
         min={-100}
         max={100}

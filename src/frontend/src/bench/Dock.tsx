@@ -13,7 +13,7 @@ import { SwitchTile } from './SwitchTile';
 
 interface Props {
   controls: readonly ControlView[];
-  onStandBack(): void;
+  onStandBack: () => void;
 }
 
 /** The bench at the foot of every page: the transmitter's controls, link and battery, and what the board says. */
@@ -68,7 +68,8 @@ export function Dock({ controls, onStandBack }: Props) {
     <section
       id="dock"
       aria-label="Bench"
-      className="on-deep relative z-10 bg-deep text-deep-ink dark:border-t dark:border-line"
+      // Nothing in it can be selected: dragging a selection would take the pointer away from a stick.
+      className="on-deep relative z-10 bg-deep select-none text-deep-ink dark:border-t dark:border-line"
       // eslint-disable-next-line jsx-a11y/no-noninteractive-tabindex
       tabIndex={0}
       onKeyDown={onKeyDown}

@@ -6,7 +6,7 @@ import { BoardSays } from './BoardSays';
 import { useBenchState } from './BenchProvider';
 
 /** The followed control and what the board says, in figures to be read from where the transmitter is held. */
-export function StandBack({ open, onOpenChange }: { open: boolean; onOpenChange(open: boolean): void }) {
+export function StandBack({ open, onOpenChange }: { open: boolean; onOpenChange: (open: boolean) => void }) {
   return (
     <Dialog.Root open={open} onOpenChange={onOpenChange}>
       <Dialog.Portal>

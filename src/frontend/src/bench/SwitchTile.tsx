@@ -12,10 +12,7 @@ export function SwitchTile({ control, hotkey }: { control: ControlView; hotkey: 
   return (
     <fieldset className="flex min-w-0 flex-col items-center">
       <legend className="sr-only">{control.name}</legend>
-      <span className="mb-1 text-deep-soft">
-        <Key>{hotkey}</Key>
-      </span>
-      <div className="flex h-16 w-11 flex-col gap-0.5 rounded border border-deep-ink/45 p-0.5">
+      <div className="flex h-[5.4rem] w-11 flex-col gap-0.5 rounded border border-deep-ink/45 p-0.5">
         {stacked.map((position) => (
           <button
             key={position.setting}
@@ -34,7 +31,12 @@ export function SwitchTile({ control, hotkey }: { control: ControlView; hotkey: 
           </button>
         ))}
       </div>
-      <b className="mt-0.5 text-[0.8rem] leading-4">{stacked.find((p) => p.setting === setting)?.name}</b>
+      <span className="mt-1 flex items-center gap-1 text-[0.8rem] leading-4">
+        <span className="text-deep-soft">
+          <Key>{hotkey}</Key>
+        </span>
+        <b>{stacked.find((p) => p.setting === setting)?.name}</b>
+      </span>
       <span className="text-center text-[0.73rem] leading-[1.1] text-balance">{control.name}</span>
     </fieldset>
   );

@@ -13,7 +13,7 @@ export function HistorySheet({
 }: {
   id: string;
   open: boolean;
-  onOpenChange(open: boolean): void;
+  onOpenChange: (open: boolean) => void;
 }) {
   const revisions = useQuery({ ...revisionsQuery(id), enabled: open });
   return (

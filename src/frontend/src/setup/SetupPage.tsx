@@ -9,7 +9,7 @@ import { Dock } from '../bench/Dock';
 import { StandBack } from '../bench/StandBack';
 import { FindingsPanel } from '../findings/FindingsPanel';
 import { PathRibbon } from '../path/PathRibbon';
-import { isStation } from '../path/stations';
+import { isStation, STATION_NAMES } from '../path/stations';
 import { Brand } from '../shell/Brand';
 import { CommandPalette } from '../shell/CommandPalette';
 import { Header } from '../shell/Header';
@@ -92,28 +92,35 @@ function Workbench({ document, view, findings, station }: Props) {
   });
 
   return (
-    <div className="flex min-h-dvh flex-col md:h-dvh">
+    <div className="flex h-dvh flex-col">
       <title>{`${document.setup.craft.name} · Zephyros`}</title>
-      <Header document={document} view={view} changes={changes} onOpen={setOverlay} />
-      <PathRibbon setup={document.id} findings={findings} />
-      <main className="grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)_21rem] max-lg:grid-cols-1 max-lg:overflow-y-auto">
-        <div className="min-h-0 overflow-y-auto p-5 max-lg:overflow-visible max-sm:px-3">
-          {changes.state.kind === 'failed' && (
-            <div className="mb-3">
-              <Notice title="Not saved">
-                <p>{changes.state.reason}</p>
-              </Notice>
-            </div>
-          )}
-          <OpenStation station={station} document={document} view={view} changes={changes} />
-        </div>
-        <aside className="min-h-0 overflow-y-auto border-line p-4 max-lg:overflow-visible max-lg:border-t lg:border-l">
-          <FindingsPanel document={document} findings={findings} changes={changes} />
-        </aside>
-      </main>
-      <div className="max-md:sticky max-md:bottom-0">
-        <Dock controls={view.controls} onStandBack={() => setOverlay('stand-back')} />
+      {/* On a phone everything above the bench scrolls together; nothing ever lies under the bench. */}
+      <div className="flex min-h-0 flex-1 flex-col max-md:block max-md:overflow-y-auto">
+        <Header document={document} view={view} changes={changes} onOpen={setOverlay} />
+        <PathRibbon setup={document.id} findings={findings} />
+        <main className="grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)_21rem] max-lg:grid-cols-1 max-lg:overflow-y-auto max-md:overflow-visible">
+          {/* It scrolls, so it can be reached with the keyboard even where nothing in it can be. */}
+          <section
+            aria-label={STATION_NAMES[station]}
+            // eslint-disable-next-line jsx-a11y/no-noninteractive-tabindex
+            tabIndex={0}
+            className="min-h-0 overflow-y-auto p-5 max-lg:overflow-visible max-sm:px-3"
+          >
+            {changes.state.kind === 'failed' && (
+              <div className="mb-3">
+                <Notice title="Not saved">
+                  <p>{changes.state.reason}</p>
+                </Notice>
+              </div>
+            )}
+            <OpenStation station={station} document={document} view={view} changes={changes} />
+          </section>
+          <aside className="min-h-0 overflow-y-auto border-line p-4 max-lg:overflow-visible max-lg:border-t lg:border-l">
+            <FindingsPanel document={document} findings={findings} changes={changes} />
+          </aside>
+        </main>
       </div>
+      <Dock controls={view.controls} onStandBack={() => setOverlay('stand-back')} />
       <StandBack {...overlayProps('stand-back')} />
       <ShortcutSheet {...overlayProps('keys')} />
       <HistorySheet id={document.id} {...overlayProps('history')} />

@@ -5,19 +5,19 @@ import { setupQuery, setupsQuery } from '../api/queries';
 import type { SetupDocument, SetupEdit } from '../api/types';
 
 /** Whether the last change is saved. */
-export type SaveState = { kind: 'saved' } | { kind: 'saving' } | { kind: 'failed'; reason: string };
+type SaveState = { kind: 'saved' } | { kind: 'saving' } | { kind: 'failed'; reason: string };
 
 type Attempt = (revision: number) => Promise<SetupDocument>;
 
 /** Everything that changes a setup. */
 export interface Changes {
   state: SaveState;
-  edit(edit: SetupEdit): Promise<void>;
-  fix(finding: string, fix: string): Promise<void>;
-  justify(finding: string, note: string): Promise<void>;
-  sendOrder(order: string): Promise<void>;
-  undo(): Promise<void>;
-  redo(): Promise<void>;
+  edit: (edit: SetupEdit) => Promise<void>;
+  fix: (finding: string, fix: string) => Promise<void>;
+  justify: (finding: string, note: string) => Promise<void>;
+  sendOrder: (order: string) => Promise<void>;
+  undo: () => Promise<void>;
+  redo: () => Promise<void>;
 }
 
 /**
@@ -34,10 +34,10 @@ export function useChanges(id: string): Changes {
       const work = async () => {
         setState({ kind: 'saving' });
         try {
-          const current = await client.ensureQueryData(setupQuery(id));
+          const current = await client.query({ ...setupQuery(id), staleTime: 'static' });
           const saved = await attempt(current.revision).catch(async (error: unknown) => {
             if (!(error instanceof ProblemError) || error.status !== 412) throw error;
-            const newer = await client.fetchQuery({ ...setupQuery(id), staleTime: 0 });
+            const newer = await client.query({ ...setupQuery(id), staleTime: 0 });
             return attempt(newer.revision);
           });
           client.setQueryData(setupQuery(id).queryKey, saved);

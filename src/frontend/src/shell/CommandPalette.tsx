@@ -9,17 +9,17 @@ import { toggleTheme } from './theme';
 
 interface Props {
   open: boolean;
-  onOpenChange(open: boolean): void;
+  onOpenChange: (open: boolean) => void;
   document: SetupDocument;
   view: SetupView;
   findings: readonly Finding[];
   changes: Changes;
-  onShow(overlay: 'keys' | 'stand-back' | 'history'): void;
+  onShow: (overlay: 'keys' | 'stand-back' | 'history') => void;
 }
 
 interface Entry {
   words: string;
-  run(): void;
+  run: () => void;
 }
 
 /** Finds any control, channel, finding, page or command by a part of its name. */
@@ -70,7 +70,6 @@ export function CommandPalette({ open, onOpenChange, document, view, findings, c
           <Dialog.Title className="sr-only">Find anything</Dialog.Title>
           <Command label="Find anything">
             <Command.Input
-              autoFocus
               placeholder="A control, a channel, a finding, a page"
               className="h-12 w-full rounded-t-md border-b border-line bg-sheet px-4 text-lg"
             />

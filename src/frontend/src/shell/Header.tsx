@@ -10,7 +10,7 @@ interface Props {
   document: SetupDocument;
   view: SetupView;
   changes: Changes;
-  onOpen(overlay: 'palette' | 'keys' | 'stand-back' | 'history'): void;
+  onOpen: (overlay: 'palette' | 'keys' | 'stand-back' | 'history') => void;
 }
 
 /** The craft, whether it is saved, and what can be done from everywhere. */
@@ -88,7 +88,7 @@ export function Tool({
 }: {
   label: string;
   disabled?: boolean;
-  onClick(): void;
+  onClick: () => void;
   children: ReactNode;
 }) {
   return (

@@ -23,7 +23,7 @@ const BENCH = [
 ] as const;
 
 /** All keys on one sheet. */
-export function ShortcutSheet({ open, onOpenChange }: { open: boolean; onOpenChange(open: boolean): void }) {
+export function ShortcutSheet({ open, onOpenChange }: { open: boolean; onOpenChange: (open: boolean) => void }) {
   return (
     <Sheet
       open={open}

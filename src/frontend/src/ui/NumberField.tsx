@@ -7,7 +7,7 @@ interface Props {
   min: number;
   max: number;
   step?: number;
-  onCommit(value: number): void;
+  onCommit: (value: number) => void;
 }
 
 /** A number with its unit. It is saved when the field is left or Enter is pressed; Escape takes the typing back. */

@@ -8,7 +8,7 @@ interface Props {
   label: string;
   value: string;
   options: readonly Option[];
-  onChange(value: string): void;
+  onChange: (value: string) => void;
   /** True when the label is for screen readers only. */
   quiet?: boolean;
 }

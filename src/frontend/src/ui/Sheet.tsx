@@ -4,7 +4,7 @@ import type { ReactNode } from 'react';
 
 interface Props {
   open: boolean;
-  onOpenChange(open: boolean): void;
+  onOpenChange: (open: boolean) => void;
   title: string;
   description: string;
   children: ReactNode;

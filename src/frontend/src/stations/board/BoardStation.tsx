@@ -1,6 +1,7 @@
 import { makeEdit } from '../../api/edits';
 import type { BoardFunction, Setup, SetupView } from '../../api/types';
 import { useBenchState } from '../../bench/BenchProvider';
+import { axisOf, spell, spellOut } from '../../path/orders';
 import type { Changes } from '../../setup/useChanges';
 import { NumberField } from '../../ui/NumberField';
 import { SelectField } from '../../ui/SelectField';
@@ -13,8 +14,6 @@ interface Props {
   view: SetupView;
   changes: Changes;
 }
-
-const LETTERS: Record<string, string> = { A: 'roll', E: 'pitch', T: 'throttle', R: 'yaw' };
 
 /** What the board makes of the signal: its axes, its arm function, and what each position of a switch makes it do. */
 export function BoardStation({ setup, view, changes }: Props) {
@@ -32,9 +31,9 @@ export function BoardStation({ setup, view, changes }: Props) {
           value={board.map}
           options={view.orders.map((order) => ({
             value: order,
-            label: [...order].map((l) => `${l} ${LETTERS[l]}`).join(' · '),
+            label: spellOut(order),
           }))}
-          onChange={(map) => put(`Board reads ${[...map].join(' ')}`, ['map'], map)}
+          onChange={(map) => put(`Board reads ${spell(map)}`, ['map'], map)}
         />
         <SelectField
           label="Receiver is on"
@@ -91,7 +90,7 @@ function AxisBars({ map }: { map: string }) {
         return (
           <div key={letter} className="grid grid-cols-[8.500rem_1fr_5rem] items-center gap-2">
             <dt>
-              <b>{LETTERS[letter]}</b>{' '}
+              <b>{axisOf(letter)}</b>{' '}
               <span className="text-[0.8rem] text-soft">
                 ({letter}) channel {channel + 1}
               </span>
@@ -118,7 +117,7 @@ function FunctionFields({
   id: string;
   made: BoardFunction;
   setup: Setup;
-  put(title: string, path: string[], value: unknown): void;
+  put: (title: string, path: string[], value: unknown) => void;
 }) {
   const at = (member: string) => ['functions', id, member];
   return (

@@ -3,6 +3,7 @@ import type { Channel, Setup, SetupView } from '../../api/types';
 import { makeEdit } from '../../api/edits';
 import { useBench, useBenchState } from '../../bench/BenchProvider';
 import { signed } from '../../bench/Stick';
+import { spellOut } from '../../path/orders';
 import type { Changes } from '../../setup/useChanges';
 import { SelectField } from '../../ui/SelectField';
 import { StationHead } from '../StationHead';
@@ -14,8 +15,6 @@ interface Props {
   view: SetupView;
   changes: Changes;
 }
-
-const AXES: Record<string, string> = { A: 'roll', E: 'pitch', T: 'throttle', R: 'yaw' };
 
 /** What each channel carries: its chain from left to right with the value after every step, and what leaves the transmitter. */
 export function ModelStation({ setup, view, changes }: Props) {
@@ -32,7 +31,7 @@ export function ModelStation({ setup, view, changes }: Props) {
             value={view.sentOrder ?? ''}
             options={[
               ...(view.sentOrder ? [] : [{ value: '', label: 'no full order', disabled: true }]),
-              ...view.orders.map((order) => ({ value: order, label: spell(order) })),
+              ...view.orders.map((order) => ({ value: order, label: spellOut(order) })),
             ]}
             onChange={(order) => void changes.sendOrder(order)}
           />
@@ -137,9 +136,4 @@ function Step({ value, children }: { value: number | undefined; children: React.
       </small>
     </span>
   );
-}
-
-function spell(order: string): string {
-  const letters = [...order];
-  return `${letters.join(' ')} (${letters.map((letter) => AXES[letter]).join(', ')})`;
 }

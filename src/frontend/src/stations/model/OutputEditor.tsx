@@ -20,7 +20,7 @@ export function OutputEditor({ id, channel, setup, changes }: Props) {
   const { low = -100, centre = 0, high = 100, reverse = false } = output;
   const limit = setup.transmitter.travelLimit;
   const put = (member: string, value: number | boolean, words: string) =>
-    changes.edit(
+    void changes.edit(
       makeEdit(`${channel.label}: ${words}`, setup, [{ path: ['model', 'channels', id, 'output', member], value }]),
     );
   return (

@@ -1,0 +1,62 @@
+import { expect, test } from './fixtures';
+import { startApp } from '../../tools/app.mjs';
+
+const ROUNDS = process.env.DEEP === '1' ? 300 : 1;
+
+test('an acknowledged save survives a kill at once', async () => {
+  test.setTimeout(60_000 + ROUNDS * 10_000);
+  let app = await startApp();
+  for (let round = 0; round < ROUNDS; round++) {
+    const title = `Kill ${round}`;
+    const at = `${app.address}/api/setups/wren`;
+    const revision = (await fetch(at)).headers.get('etag')!;
+    const saved = await fetch(`${at}/edits`, {
+      method: 'POST',
+      headers: { 'If-Match': revision, 'Content-Type': 'application/json' },
+      body: JSON.stringify({
+        title,
+        operations: [{ op: 'replace', path: '/board/throttleLow', value: 1000 + (round % 400) }],
+      }),
+    });
+    expect(saved.status).toBe(200);
+    await app.stop('SIGKILL');
+    app = await startApp({ data: app.folder, demo: round % 2 === 0 });
+    const found = (await (await fetch(`${app.address}/api/setups/wren`)).json()) as {
+      undoTitle: string;
+      setup: { board: { throttleLow: number } };
+    };
+    expect(found.undoTitle).toBe(title);
+    expect(found.setup.board.throttleLow).toBe(1000 + (round % 400));
+  }
+  expect(((await (await fetch(`${app.address}/api/setups`)).json()) as unknown[]).length).toBe(3);
+  await app.stop();
+});
+
+test('a lost server is shown, nothing is queued, and the page recovers by itself', async ({ page }) => {
+  const first = await startApp();
+  await page.goto(`${first.address}/craft/wren/model`);
+  await expect(page.getByTestId('board-title')).toHaveText('Disarmed');
+  await first.stop('SIGKILL');
+  await expect(page.getByText('The server is away. Reconnecting; movements are not sent.')).toBeVisible();
+  await page.keyboard.press('Control+.');
+  await page.keyboard.press('1');
+  await expect(page.getByRole('button', { name: 'Left shoulder far' })).toBeDisabled();
+
+  const second = await startApp({ data: first.folder, port: Number(new URL(first.address).port) });
+  await expect(page.getByText('The server is away')).toHaveCount(0);
+  // The movement made while the server was away must not have arrived.
+  await expect(page.getByTestId('board-title')).toHaveText('Disarmed');
+  await page.getByRole('button', { name: 'Left shoulder far' }).click();
+  await expect(page.getByTestId('board-title')).toHaveText('Armed');
+  await second.stop();
+});
+
+test('a data file that cannot be used stops the start with a clear word', async () => {
+  const app = await startApp();
+  await app.stop();
+  const { writeFile } = await import('node:fs/promises');
+  await writeFile(`${app.folder}/zephyros.db`, 'x'.repeat(5000));
+  await expect(startApp({ data: app.folder })).rejects.toThrow(
+    /ended with 1: Zephyros does not start.*damaged or no data file/,
+  );
+});

@@ -1,0 +1,71 @@
+import AxeBuilder from '@axe-core/playwright';
+import type { Page } from '@playwright/test';
+import { expect, test } from './fixtures';
+
+const PAGES = [
+  '/',
+  '/nowhere',
+  '/craft/nobody/model',
+  ...['hands', 'model', 'board', 'wire'].map((s) => `/craft/sandpiper/${s}`),
+];
+
+/** What the accessibility checker finds on a page, or in a part of it. */
+async function violations(page: Page, part = 'body'): Promise<string[]> {
+  const found = await new AxeBuilder({ page })
+    .include(part)
+    .withTags(['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa'])
+    .analyze();
+  return found.violations.map((v) => `${v.id} ${v.nodes.map((n) => String(n.target)).join(' ')}`);
+}
+
+const LOOKS = [
+  { width: 390, colorScheme: 'light' },
+  { width: 1280, colorScheme: 'light' },
+  { width: 1280, colorScheme: 'dark' },
+  { width: 2560, colorScheme: 'light' },
+] as const;
+
+for (const { width, colorScheme } of LOOKS)
+  test(`no page violates WCAG 2.2 AA or scrolls sideways, ${colorScheme}, ${width} px`, async ({ browser, app }) => {
+    const context = await browser.newContext({ colorScheme, viewport: { width, height: 800 } });
+    const page = await context.newPage();
+    for (const path of PAGES) {
+      await page.goto(app.address + path);
+      await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
+      if (path.includes('sandpiper')) await expect(page.getByTestId('at-model')).toContainText('µs');
+      const overflow = await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth);
+      expect(overflow, `${path} at ${width} px`).toBeLessThanOrEqual(0);
+      expect(await violations(page), path).toEqual([]);
+    }
+    await context.close();
+  });
+
+test('overlays are without violations too, and the bench unfolds on a phone', async ({ craft }) => {
+  const page = await craft('wren', 'board');
+  for (const name of [/^Stand-back/, /^Find/, /^Keys/, /Show the history/]) {
+    await page.getByRole('button', { name }).click();
+    await expect(page.getByRole('dialog')).toBeVisible();
+    expect(await violations(page, '[role=dialog]'), String(name)).toEqual([]);
+    await page.keyboard.press('Escape');
+    await expect(page.getByRole('dialog')).toHaveCount(0);
+  }
+});
+
+test('figures of the stand-back view are 60 px and more', async ({ craft }) => {
+  const page = await craft('wren');
+  await page.getByRole('button', { name: /^Stand-back/ }).click();
+  const sizes = await page
+    .getByRole('dialog')
+    .locator('ol li > span:nth-child(2), [data-testid=board-title]')
+    .evaluateAll((all) => all.map((one) => parseFloat(getComputedStyle(one).fontSize)));
+  expect(sizes).toHaveLength(7);
+  expect(Math.min(...sizes)).toBeGreaterThanOrEqual(60);
+});
+
+test('an empty hangar says what to do next', async ({ page }) => {
+  const { startApp } = await import('../../tools/app.mjs');
+  const app = await startApp({ demo: false });
+  await page.goto(app.address);
+  await expect(page.getByRole('heading', { name: 'No craft yet' })).toBeVisible();
+  await app.stop();
+});

@@ -1,0 +1,21 @@
+import { defineConfig } from '@playwright/test';
+import { launchOptions } from '../../tools/browser.mjs';
+
+export default defineConfig({
+  testDir: '.',
+  outputDir: '../../artifacts/browser-tests',
+  // Each worker has an application of its own (see fixtures.ts), so files may run beside each other.
+  workers: 2,
+  fullyParallel: false,
+  timeout: 60_000,
+  expect: { timeout: 10_000 },
+  reporter: [['list']],
+  use: {
+    launchOptions,
+    viewport: { width: 1280, height: 800 },
+    locale: 'en-GB',
+    timezoneId: 'UTC',
+    // A trace costs more than the tests themselves: TRACE=1 makes one.
+    trace: process.env.TRACE ? 'retain-on-failure' : 'off',
+  },
+});

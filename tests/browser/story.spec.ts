@@ -1,0 +1,111 @@
+import { readFile } from 'node:fs/promises';
+import { dragStick, expect, test } from './fixtures';
+
+test('a throttle that arrives as roll is followed, put right, undone, and the craft armed and disarmed', async ({
+  craft,
+  page,
+  app,
+}) => {
+  await page.goto(app.address);
+  await expect(page.getByRole('listitem').filter({ hasText: 'Kittiwake 8' })).toHaveCount(3);
+  await page.getByRole('link', { name: 'Sandpiper', exact: true }).click();
+  await expect(page.getByTestId('at-model')).toContainText('µs');
+
+  // The virtual throttle is pushed in the bench; the path shows what becomes of it.
+  await dragStick(page, 'left', 0, 40);
+  await expect(page.getByTestId('at-hands')).toHaveText('+40%');
+  await expect(page.getByTestId('at-model')).toHaveText('1704.8µs');
+  await expect(page.getByTestId('at-air')).toHaveText('1320count');
+  await expect(page.getByTestId('at-wire')).toHaveText('1705µs');
+  await expect(page.getByTestId('at-board')).toHaveText('roll');
+  await expect(page.getByTestId('at-craft')).toHaveText('205°/s right');
+
+  // The finding says what the fault does in the air, and offers two fixes.
+  const finding = page.getByRole('article');
+  await expect(finding).toContainText('The transmitter sends T A E R, the board reads A E T R.');
+  await expect(finding).toContainText('With the throttle down the craft would roll left at full rate');
+  await expect(finding.getByRole('button')).toHaveText(['Send A E T R', 'Board reads T A E R']);
+
+  await finding.getByRole('button', { name: 'Send A E T R' }).click();
+  await expect(page.getByTestId('at-board')).toHaveText('throttle');
+  await expect(page.getByText('Nothing wrong', { exact: true })).toBeVisible();
+  await page.getByRole('button', { name: 'Undo it' }).click();
+  await expect(page.getByTestId('at-board')).toHaveText('roll');
+  await page.keyboard.press('Control+Shift+Z');
+  await expect(page.getByTestId('at-board')).toHaveText('throttle');
+
+  // The board arms only with the throttle low, says why not otherwise, and disarms at once.
+  const board = page.getByRole('status', { name: 'The board says' });
+  const far = page.getByRole('button', { name: 'Left shoulder far' });
+  const safe = page.getByRole('button', { name: 'Left shoulder safe' });
+  await far.click();
+  await expect(board).toHaveText('RefusedThrottle reads 1705 µs, must be below 1010 µs.');
+  await dragStick(page, 'left', 0, -100);
+  await expect(board).toContainText('It is low now: put the switch off, then on.');
+  await safe.click();
+  await expect(board).toContainText('Ready: Left shoulder arms.');
+  await far.click();
+  await expect(board).toContainText('Armed');
+  await expect(page.getByText('“Armed”')).toBeVisible();
+  await dragStick(page, 'left', 0, 70);
+  await expect(board).toContainText('throttle 86 %');
+  await safe.click();
+  await expect(page.getByTestId('board-title')).toHaveText('Will not arm');
+  await expect(page.getByText('“Disarmed”')).toBeVisible();
+
+  // Closing and opening shows everything saved; the setup can be taken away and brought back.
+  const again = await craft('sandpiper');
+  await expect(again.getByText('Nothing wrong', { exact: true })).toBeVisible();
+  const [download] = await Promise.all([
+    again.waitForEvent('download'),
+    again.getByRole('link', { name: 'Download this setup as JSON' }).click(),
+  ]);
+  expect(download.suggestedFilename()).toBe('sandpiper.zephyros.json');
+  const file = await download.path();
+  await again.getByRole('link', { name: /Zephyros/ }).click();
+  await again.getByLabel('Setup file').setInputFiles(file);
+  await expect(again).toHaveURL(/sandpiper-2\/model$/);
+  const stored = await (await fetch(`${app.address}/api/setups/sandpiper-2/export`)).text();
+  expect(stored).toBe(await readFile(file, 'utf8'));
+});
+
+test('a file that is no setup is refused with the place', async ({ page, app }) => {
+  await page.goto(app.address);
+  await page.getByLabel('Setup file').setInputFiles({
+    name: 'x.json',
+    mimeType: 'application/json',
+    buffer: Buffer.from('{"format":"zephyros-setup",\n"version":1,\n"craft":}'),
+  });
+  await expect(page.getByRole('alert')).toContainText('Not JSON at line 3');
+  await expect(page.getByRole('listitem').filter({ hasText: 'Kittiwake 8' })).toHaveCount(3);
+});
+
+test('board settings are edited in place, and a value that cannot be is refused and not saved', async ({ craft }) => {
+  const page = await craft('gannet', 'board');
+  await page.getByLabel('watches').selectOption({ label: 'AUX 1 = channel 5' });
+  await expect(page.getByText('Nothing wrong', { exact: true })).toBeVisible();
+  await page.getByLabel('and is active from').fill('2200');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('alert')).toContainText('The band must end above its start');
+  await expect(page.getByLabel('and is active from')).toHaveValue('1700');
+});
+
+test('channels are edited in place and the path follows', async ({ craft }) => {
+  const page = await craft('wren');
+  await page
+    .getByRole('button', { name: /ends −97.6/ })
+    .nth(2)
+    .click();
+  await page.getByLabel('Low end').fill('-84');
+  await page.keyboard.press('Enter');
+  await expect(page.getByTestId('at-model')).toHaveText('1069.9µs');
+  // A low end above the board's throttle-low limit never arms, and the finding says so.
+  await expect(page.getByRole('article')).toContainText('The board never sees the throttle low');
+  await page.keyboard.press('Escape');
+  await page
+    .getByLabel('Channel 8 takes')
+    .or(page.getByLabel('Channel 7 takes'))
+    .first()
+    .selectOption({ label: 'Right dial' });
+  await expect(page.getByRole('button', { name: /^Saved, revision 3/ })).toBeVisible();
+});
