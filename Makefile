@@ -27,7 +27,7 @@ demo: app
 
 # The server is built first: the types of the interface are made from its OpenAPI document.
 app: restore
-	dotnet publish src/Zephyros.Web -c $(CONFIGURATION) --no-restore -v quiet -o $(APP)
+	dotnet publish src/Zephyros.Web -c $(CONFIGURATION) --use-current-runtime --self-contained false --no-restore -v quiet -o $(APP)
 	npm run --silent types
 	npm run --silent build
 

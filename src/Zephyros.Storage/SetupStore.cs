@@ -1,3 +1,4 @@
+using System.Collections.Concurrent;
 using System.Globalization;
 using System.Text;
 using Microsoft.Data.Sqlite;
@@ -12,6 +13,9 @@ public sealed class SetupStore
 {
     private readonly Database database;
     private readonly TimeProvider clock;
+
+    // The text read last of each setup with what it means: the same text need not be parsed and checked again.
+    private readonly ConcurrentDictionary<string, (string Text, Setup Setup)> parsed = new(StringComparer.Ordinal);
 
     /// <summary>A store on an open data file.</summary>
     public SetupStore(Database database, TimeProvider clock)
@@ -151,7 +155,7 @@ public sealed class SetupStore
         return new SaveResult(SaveOutcome.Saved, saved);
     }
 
-    private static StoredSetup? Current(SqliteConnection connection, string id)
+    private StoredSetup? Current(SqliteConnection connection, string id)
     {
         var latest = Read(
             connection,
@@ -163,7 +167,7 @@ public sealed class SetupStore
                     Number: row.GetInt32(0),
                     At: Time(row.GetString(1)),
                     Shows: row.GetInt32(2),
-                    Setup: Parse(row.GetString(3))
+                    Setup: Parse(id, row.GetString(3))
                 ),
             ("$id", id)
         );
@@ -249,6 +253,15 @@ public sealed class SetupStore
         DateTimeOffset.Parse(text, CultureInfo.InvariantCulture, DateTimeStyles.AssumeUniversal);
 
     private static RevisionKind Kind(string text) => Enum.Parse<RevisionKind>(text, ignoreCase: true);
+
+    private Setup Parse(string id, string document)
+    {
+        if (parsed.TryGetValue(id, out var known) && known.Text == document)
+            return known.Setup;
+        var setup = Parse(document);
+        parsed[id] = (document, setup);
+        return setup;
+    }
 
     private static Setup Parse(string document)
     {

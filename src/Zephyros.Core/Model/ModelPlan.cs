@@ -7,52 +7,46 @@ namespace Zephyros.Core.Model;
 /// step stays in its slot, because showing it is what makes a setup understandable.</summary>
 public sealed class ModelPlan
 {
-    private readonly Operation[] operations;
-    private readonly PlannedChannel[] channels;
-    private readonly PulseScale scale;
+    private readonly Chain[] chains;
+    private readonly Linear[] steps;
+    private readonly double microsecondsPerPercent;
     private readonly Dictionary<string, int> handIndex;
 
-    private ModelPlan(Transmitter transmitter, Operation[] operations, PlannedChannel[] channels)
+    private ModelPlan(Transmitter transmitter, TransmitterModel model)
     {
-        this.operations = operations;
-        scale = transmitter.Scale;
-        this.channels = channels;
-        ChannelCount = transmitter.Channels;
         Controls = transmitter.Listed;
         handIndex = Controls.Select((c, i) => (c.Key, i)).ToDictionary(p => p.Key, p => p.i, StringComparer.Ordinal);
+        ChannelCount = transmitter.Channels;
+        microsecondsPerPercent = transmitter.Scale.MicrosecondsPerPercent();
+        var planned = new List<PlannedChannel>();
+        var middle = new List<Linear>();
+        foreach (var (id, channel) in model.Channels.OrderBy(c => c.Value.Number.Value))
+        {
+            var source = ((ControlSource)channel.Take).Control;
+            middle.AddRange(channel.OrderedSteps.Select(s => new Linear((ScaleStep)s.Value)));
+            planned.Add(new PlannedChannel(id, channel, source, SlotCount, channel.Steps.Count + 2));
+            SlotCount += channel.Steps.Count + 2;
+        }
+
+        Channels = planned;
+        steps = [.. middle];
+        chains = [.. planned.Select(c => new Chain(handIndex[c.SourceControl], c.Channel))];
     }
 
     /// <summary>The controls in the order in which their values are passed to <see cref="Evaluate"/>.</summary>
     public IReadOnlyList<KeyValuePair<string, Control>> Controls { get; }
 
     /// <summary>The channels that the model feeds, by number.</summary>
-    public IReadOnlyList<PlannedChannel> Channels => channels;
+    public IReadOnlyList<PlannedChannel> Channels { get; }
 
     /// <summary>How many channels the transmitter sends; the length of the pulses that <see cref="Evaluate"/> writes.</summary>
     public int ChannelCount { get; }
 
     /// <summary>How many values <see cref="Evaluate"/> leaves behind: one for every step of every channel.</summary>
-    public int SlotCount => operations.Length;
+    public int SlotCount { get; }
 
     /// <summary>Compiles a model. The setup must be valid: sources name controls, numbers are unique and within the count.</summary>
-    public static ModelPlan Compile(Transmitter transmitter, TransmitterModel model)
-    {
-        var listed = transmitter.Listed;
-        var compiled = new List<Operation>();
-        var planned = new List<PlannedChannel>();
-        foreach (var (id, channel) in model.Channels.OrderBy(c => c.Value.Number.Value))
-        {
-            var first = compiled.Count;
-            var source = ((ControlSource)channel.Take).Control;
-            compiled.Add(Operation.Take(Enumerable.Range(0, listed.Count).First(i => listed[i].Key == source)));
-            foreach (var (_, step) in channel.OrderedSteps)
-                compiled.Add(Operation.Of((ScaleStep)step));
-            compiled.Add(Operation.Of(channel.Output));
-            planned.Add(new PlannedChannel(id, channel, source, first, compiled.Count - first));
-        }
-
-        return new ModelPlan(transmitter, [.. compiled], [.. planned]);
-    }
+    public static ModelPlan Compile(Transmitter transmitter, TransmitterModel model) => new(transmitter, model);
 
     /// <summary>The place of a control in the values passed to <see cref="Evaluate"/>, or -1 when there is none of that id.</summary>
     public int IndexOf(string controlId) => handIndex.GetValueOrDefault(controlId, -1);
@@ -67,79 +61,64 @@ public sealed class ModelPlan
     /// nothing feeds is sent at its centre.</param>
     public void Evaluate(ReadOnlySpan<Percent> hands, Span<Percent> slots, Span<Microseconds> sent)
     {
-        var value = 0.0;
-        for (var i = 0; i < operations.Length; i++)
-        {
-            ref readonly var operation = ref operations[i];
-            value = operation.Apply(value, hands);
-            slots[i] = new Percent(value);
-        }
-
         sent.Fill(Microseconds.Neutral);
-        // Over the array itself: the interface would allocate an enumerator.
-        foreach (var channel in channels)
-            sent[channel.Channel.Number.Value - 1] = scale.ToMicroseconds(slots[channel.LastSlot]);
+        var (slot, step) = (0, 0);
+        foreach (ref readonly var chain in chains.AsSpan())
+        {
+            var value = hands[chain.Source].Value;
+            slots[slot++] = new Percent(value);
+            for (var end = step + chain.StepCount; step < end; step++)
+            {
+                value = steps[step].Apply(value);
+                slots[slot++] = new Percent(value);
+            }
+
+            value = chain.Leave(value);
+            slots[slot++] = new Percent(value);
+            sent[chain.SentIndex] = new Microseconds(Microseconds.Neutral.Value + (microsecondsPerPercent * value));
+        }
     }
 
-    private enum Kind : byte
+    // A step between source and output stage.
+    private readonly struct Linear(ScaleStep step)
     {
-        Take,
-        Scale,
-        Output,
+        private readonly double factor = step.Scale.Value / 100;
+        private readonly double shift = step.Shift.Value;
+
+        public double Apply(double value) => (value * factor) + shift;
     }
 
-    // One operation with its numbers laid out flat. For the output stage A and B are the slopes below and above the centre,
-    // C is the centre, and Low and High hold the value.
-    private readonly struct Operation
+    // A channel: its source, how many steps follow, and the output stage as two slopes that meet at the centre.
+    private readonly struct Chain
     {
-        private readonly Kind kind;
-        private readonly int source;
-        private readonly double a;
-        private readonly double b;
-        private readonly double c;
+        public readonly int Source;
+        public readonly int StepCount;
+        public readonly int SentIndex;
+        private readonly double below;
+        private readonly double above;
+        private readonly double centre;
         private readonly double low;
         private readonly double high;
 
-        private Operation(
-            Kind kind,
-            int source,
-            double a = 0,
-            double b = 0,
-            double c = 0,
-            double low = 0,
-            double high = 0
-        )
+        public Chain(int source, Channel channel)
         {
-            this.kind = kind;
-            this.source = source;
-            this.a = a;
-            this.b = b;
-            this.c = c;
-            this.low = low;
-            this.high = high;
+            Source = source;
+            StepCount = channel.Steps.Count;
+            SentIndex = channel.Number.Value - 1;
+            (low, centre, high) = (channel.Output.Low.Value, channel.Output.Centre.Value, channel.Output.High.Value);
+            (below, above) = ((centre - low) / 100, (high - centre) / 100);
+            // Turned round, a negative value runs up from the centre to the high end.
+            if (channel.Output.Reverse)
+                (below, above) = (-above, -below);
         }
 
-        public static Operation Take(int source) => new(Kind.Take, source);
-
-        public static Operation Of(ScaleStep step) => new(Kind.Scale, 0, step.Scale.Value / 100, step.Shift.Value);
-
-        public static Operation Of(OutputStage stage)
+        // Low lies below high in every valid setup; Math.Clamp would check that each time.
+        public double Leave(double value)
         {
-            var (low, centre, high) = (stage.Low.Value, stage.Centre.Value, stage.High.Value);
-            var below = (centre - low) / 100;
-            var above = (high - centre) / 100;
-            // Turned round, a negative input runs up from the centre to the high end.
-            return stage.Reverse
-                ? new Operation(Kind.Output, 0, -above, -below, centre, low, high)
-                : new Operation(Kind.Output, 0, below, above, centre, low, high);
+            var leaving = centre + (value * (value < 0 ? below : above));
+            if (leaving < low)
+                return low;
+            return leaving > high ? high : leaving;
         }
-
-        public double Apply(double value, ReadOnlySpan<Percent> hands) =>
-            kind switch
-            {
-                Kind.Take => hands[source].Value,
-                Kind.Scale => (value * a) + b,
-                _ => Math.Clamp(c + (value * (value < 0 ? a : b)), low, high),
-            };
     }
 }
