@@ -8,8 +8,6 @@ namespace Zephyros.Benchmarks;
 
 /// <summary>The inner loops: a 16-channel model, and frames of the wire.</summary>
 [MemoryDiagnoser(displayGenColumns: false)]
-// In this process: no second build, which is slow and once hung here.
-[InProcess]
 public class PathBenchmarks
 {
     private const int Frames = 1000;

@@ -1,7 +1,15 @@
+using BenchmarkDotNet.Configs;
+using BenchmarkDotNet.Jobs;
 using BenchmarkDotNet.Running;
+using BenchmarkDotNet.Toolchains.InProcess.Emit;
 using Zephyros.Benchmarks;
 
 // First argument: the folder of the built application. With "live" as second one, only the running application is measured.
+// The inner loops run in this process: a build of their own takes long and has hung on machines with a slow registry.
 if (args is not [_, "live"])
-    BenchmarkRunner.Run<PathBenchmarks>();
+{
+    var job = Job.ShortRun.WithToolchain(InProcessEmitToolchain.Instance);
+    BenchmarkRunner.Run<PathBenchmarks>(DefaultConfig.Instance.AddJob(job).WithArtifactsPath("artifacts/benchmarks"));
+}
+
 await LiveFigures.PrintAsync(args[0]);

@@ -32,6 +32,7 @@ builder.Services.AddSingleton(services =>
 });
 builder.Services.AddSingleton<BenchRooms>();
 builder.Services.AddSingleton<Saving>();
+builder.Services.AddSingleton<KnownFindings>();
 builder.Services.AddProblemDetails();
 builder.Services.AddExceptionHandler<ExceptionProblems>();
 builder.Services.ConfigureHttpJsonOptions(json => SetupJson.Configure(json.SerializerOptions));

@@ -20,8 +20,8 @@ internal static class FindingEndpoints
             .Changes();
     }
 
-    private static IResult List(string id, SetupStore store) =>
-        store.Find(id) is { } stored ? TypedResults.Ok(Examination.Of(stored.Setup)) : Saving.NoSetup(id);
+    private static IResult List(string id, SetupStore store, KnownFindings findings) =>
+        store.Find(id) is { } stored ? TypedResults.Ok(findings.Of(stored.Setup)) : Saving.NoSetup(id);
 
     private static IResult Apply(HttpContext context, string id, string key, string fix, Saving saving) =>
         saving.Edit(context, id, setup => Find(setup, key)?.Fixes.FirstOrDefault(f => f.Id == fix)?.Edit);

@@ -1,4 +1,3 @@
-using Zephyros.Core.Findings;
 using Zephyros.Core.Model;
 using Zephyros.Core.Setups;
 using Zephyros.Storage;
@@ -15,7 +14,13 @@ internal static class SetupEndpoints
     /// <summary>Maps the endpoints.</summary>
     public static void Map(RouteGroupBuilder setups)
     {
-        setups.MapGet("/", (SetupStore store) => store.List().Select(Summarise).ToArray()).WithName("ListSetups");
+        setups
+            .MapGet(
+                "/",
+                (SetupStore store, KnownFindings findings) =>
+                    store.List().Select(stored => Summarise(stored, findings)).ToArray()
+            )
+            .WithName("ListSetups");
         setups.MapPost("/", ImportAsync).WithName("ImportSetup").Accepts<Setup>("application/json").Creates();
         setups.MapGet("/{id}", Get).WithName("GetSetup").Finds<SetupDocument>();
         setups.MapGet("/{id}/view", View).WithName("GetView").Finds<SetupView>();
@@ -48,10 +53,10 @@ internal static class SetupEndpoints
             .Finds<SetupEdit>();
     }
 
-    private static SetupSummary Summarise(StoredSetup stored)
+    private static SetupSummary Summarise(StoredSetup stored, KnownFindings findings)
     {
         var setup = stored.Setup;
-        var open = Examination.Of(setup).Where(f => f.Justification is null);
+        var open = findings.Of(setup).Where(f => f.Justification is null);
         return new SetupSummary(
             stored.Id,
             setup.Craft.Name,

@@ -1,0 +1,15 @@
+using System.Runtime.CompilerServices;
+using Zephyros.Core.Findings;
+using Zephyros.Core.Setups;
+
+namespace Zephyros.Web.Setups;
+
+/// <summary>The findings of setups that were examined before. A setup never changes, so neither do its findings; they are forgotten
+/// together with it.</summary>
+internal sealed class KnownFindings
+{
+    private readonly ConditionalWeakTable<Setup, IReadOnlyList<Finding>> known = [];
+
+    /// <summary>The findings of a setup, as <see cref="Examination.Of"/> gives them.</summary>
+    public IReadOnlyList<Finding> Of(Setup setup) => known.GetValue(setup, Examination.Of);
+}
