@@ -1,5 +1,5 @@
 // make test: format, lint, build and every suite; then the sum over all suites and the share of test code.
-import { spawnSync } from 'node:child_process';
+import { spawn } from 'node:child_process';
 import { mkdirSync, readFileSync, rmSync } from 'node:fs';
 import { testShare } from './test-share.mjs';
 
@@ -10,29 +10,35 @@ const total = { passed: 0, failed: 0 };
 /** Runs a command and shows what it says only when it fails. */
 function run(name, command, args) {
   const start = Date.now();
-  const { status, stdout, stderr } = spawnSync(command, args, { env, encoding: 'utf8', maxBuffer: 1 << 28 });
-  const seconds = ((Date.now() - start) / 1000).toFixed(0).padStart(4);
-  console.log(`${seconds} s  ${status === 0 ? 'ok    ' : 'FAILED'}  ${name}`);
-  if (status !== 0) console.log(`${stdout ?? ''}${stderr ?? ''}`);
-  return { ok: status === 0, output: `${stdout ?? ''}` };
+  const child = spawn(command, args, { env, stdio: ['ignore', 'pipe', 'pipe'] });
+  const said = { stdout: '', stderr: '' };
+  for (const stream of ['stdout', 'stderr'])
+    child[stream].setEncoding('utf8').on('data', (text) => (said[stream] += text));
+  return new Promise((resolve) => {
+    child.on('close', (status) => {
+      const seconds = ((Date.now() - start) / 1000).toFixed(0).padStart(4);
+      console.log(`${seconds} s  ${status === 0 ? 'ok    ' : 'FAILED'}  ${name}`);
+      if (status !== 0) console.log(said.stdout + said.stderr);
+      resolve({ ok: status === 0, output: said.stdout });
+    });
+  });
 }
 
 /** A step without which nothing after it makes sense. */
-function need(name, command, args) {
-  if (!run(name, command, args).ok) {
-    console.log(`0 passed, 1 failed`);
-    process.exit(1);
-  }
+async function need(name, command, args) {
+  if ((await run(name, command, args)).ok) return;
+  console.log(`${total.passed} passed, ${total.failed + 1} failed`);
+  process.exit(1);
 }
 
 /** A check counts as one test. */
-function check(name, command, args) {
-  total[run(name, command, args).ok ? 'passed' : 'failed']++;
+async function check(name, command, args) {
+  total[(await run(name, command, args)).ok ? 'passed' : 'failed']++;
 }
 
 /** A suite counts as many tests as it reports; one that fails without a count counts as one failure. */
-function suite(name, command, args, count) {
-  const { ok, output } = run(name, command, args);
+async function suite(name, command, args, count) {
+  const { ok, output } = await run(name, command, args);
   let sum = null;
   try {
     sum = count(output);
@@ -53,43 +59,43 @@ const json = (file) => JSON.parse(readFileSync(`${RESULTS}/${file}`, 'utf8'));
 rmSync(RESULTS, { recursive: true, force: true });
 mkdirSync(RESULTS, { recursive: true });
 
-need('packages', 'make', ['restore']);
-need('browser', 'node', ['tools/ensure-chromium.mjs']);
-need('application', 'make', ['app']);
-need('tests and benchmarks build', 'dotnet', [
-  'build',
-  'Zephyros.slnx',
-  '-c',
-  'Release',
-  '--no-restore',
-  '-v',
-  'quiet',
-]);
-check('C# format', 'dotnet', ['csharpier', 'check', '.']);
-for (const script of ['check:format', 'check:lint', 'check:types', 'check:unused'])
-  check(`interface ${script}`, 'npm', ['run', '--silent', script]);
-for (const project of ['Core', 'Storage', 'Web']) {
-  const name = `Zephyros.${project}.Tests`;
-  suite(name, 'dotnet', [`tests/${name}/bin/Release/net10.0/${name}.dll`, '-noColor'], xunit);
+async function serverSide() {
+  await need('C# build and analyzers', 'dotnet', [
+    'build',
+    'Zephyros.slnx',
+    '-c',
+    'Release',
+    '--no-restore',
+    '-v',
+    'quiet',
+  ]);
+  await check('C# format', 'dotnet', ['csharpier', 'check', '.']);
+  for (const project of ['Core', 'Storage', 'Web']) {
+    const name = `Zephyros.${project}.Tests`;
+    await suite(name, 'dotnet', [`tests/${name}/bin/Release/net10.0/${name}.dll`, '-noColor'], xunit);
+  }
 }
-suite(
-  'interface units',
-  'npx',
-  ['vitest', 'run', '--root', 'src/frontend', '--reporter=json', `--outputFile=../../${RESULTS}/units.json`],
-  () => {
+
+async function interfaceSide() {
+  for (const script of ['check:format', 'check:lint', 'check:types', 'check:unused'])
+    await check(`interface ${script}`, 'npm', ['run', '--silent', script]);
+  const report = ['--reporter=json', `--outputFile=../../${RESULTS}/units.json`];
+  await suite('interface units', 'npx', ['vitest', 'run', '--root', 'src/frontend', ...report], () => {
     const { numPassedTests, numFailedTests } = json('units.json');
     return { passed: numPassedTests, failed: numFailedTests };
-  },
-);
-suite(
-  'browser',
-  'npx',
-  ['playwright', 'test', '--config', 'tests/browser/playwright.config.ts', '--reporter=list,json'],
-  () => {
-    const { expected, flaky, unexpected } = json('browser.json').stats;
-    return { passed: expected + flaky, failed: unexpected };
-  },
-);
+  });
+}
+
+await need('packages', 'make', ['restore']);
+await need('browser', 'node', ['tools/ensure-chromium.mjs']);
+await need('application', 'make', ['app']);
+// The two sides share nothing but the machine's two cores.
+await Promise.all([serverSide(), interfaceSide()]);
+const browser = ['playwright', 'test', '--config', 'tests/browser/playwright.config.ts', '--reporter=list,json'];
+await suite('browser', 'npx', browser, () => {
+  const { expected, flaky, unexpected } = json('browser.json').stats;
+  return { passed: expected + flaky, failed: unexpected };
+});
 
 console.log(`${total.passed} passed, ${total.failed} failed`);
 console.log(testShare());

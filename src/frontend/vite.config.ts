@@ -8,5 +8,5 @@ export default defineConfig({
   plugins: [react(), tailwindcss()],
   build: { outDir: '../../artifacts/app/wwwroot', emptyOutDir: true, assetsInlineLimit: 0 },
   server: { proxy: { '/api': server, '/hub': { target: server, ws: true } } },
-  test: { environment: 'jsdom', include: ['src/**/*.test.{ts,tsx}'] },
+  test: { include: ['src/**/*.test.{ts,tsx}'] },
 });

@@ -7,8 +7,8 @@ export default defineConfig({
   // Each worker has an application of its own (see fixtures.ts), so files may run beside each other.
   workers: 2,
   fullyParallel: false,
-  timeout: 60_000,
-  expect: { timeout: 10_000 },
+  timeout: 120_000,
+  expect: { timeout: 20_000 },
   reporter: [['list']],
   use: {
     launchOptions,
