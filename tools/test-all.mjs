@@ -1,10 +1,16 @@
 // make test: format, lint, build and every suite; then the sum over all suites and the share of test code.
 import { spawn } from 'node:child_process';
 import { mkdirSync, readFileSync, rmSync } from 'node:fs';
+import { resolve } from 'node:path';
 import { testShare } from './test-share.mjs';
 
 const RESULTS = 'artifacts/results';
-const env = { ...process.env, FORCE_COLOR: '0', NO_COLOR: '1', PLAYWRIGHT_JSON_OUTPUT_NAME: `${RESULTS}/browser.json` };
+const env = {
+  ...process.env,
+  FORCE_COLOR: '0',
+  NO_COLOR: '1',
+  PLAYWRIGHT_JSON_OUTPUT_FILE: resolve(RESULTS, 'browser.json'),
+};
 const total = { passed: 0, failed: 0 };
 
 /** Runs a command and shows what it says only when it fails. */

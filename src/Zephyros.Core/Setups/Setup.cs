@@ -42,7 +42,7 @@ public sealed record Setup
 
     /// <summary>The radio link.</summary>
     [Description("The radio link.")]
-    public required RadioLink Air { get; init; }
+    public required LinkSettings Air { get; init; }
 
     /// <summary>The wire from receiver to board.</summary>
     [Description("The wire from receiver to board.")]

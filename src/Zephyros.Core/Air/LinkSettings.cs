@@ -5,7 +5,7 @@ using Zephyros.Core.Units;
 namespace Zephyros.Core.Air;
 
 /// <summary>The radio link as far as its channels go: how many it carries and how often.</summary>
-public sealed record RadioLink
+public sealed record LinkSettings
 {
     /// <summary>What the pilot calls the radio system.</summary>
     [Description("What the pilot calls the radio system.")]
