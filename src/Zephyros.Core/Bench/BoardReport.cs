@@ -58,8 +58,14 @@ public sealed record BoardReport(BoardStanding Standing, string Title, string Re
 
     private static BoardReport NotAsked(SignalPlan plan, BoardReading reading)
     {
-        if (plan.Setup.Board.Arm is null)
+        if (plan.Setup.Board.Arm is not { Value: var arm })
             return new(BoardStanding.NotReady, "Will not arm", "The board has no arm function.");
+        if (ArmingControl(plan) is null)
+            return new(
+                BoardStanding.NotReady,
+                "Will not arm",
+                $"The board waits for AUX {arm.Aux} to arm, and no control reaches it there."
+            );
         return reading.ThrottleIsLow
             ? new(BoardStanding.Ready, "Disarmed", $"Ready: {ArmControl(plan)} arms. Propellers off?")
             : new(BoardStanding.NotReady, "Will not arm", ThrottleHigh(plan, reading));
@@ -74,6 +80,18 @@ public sealed record BoardReport(BoardStanding Standing, string Title, string Re
         return $"Throttle reads {Figures.Plain(reading.Throttle.Value, 0)} µs, must be below {setup.Board.ThrottleLow}.{wrong}";
     }
 
-    private static string ArmControl(SignalPlan plan) =>
-        plan.Setup.Board.Arm is { Value.Control: var id } ? plan.Setup.Transmitter.Controls[id].Name : "The arm switch";
+    private static string ArmControl(SignalPlan plan) => ArmingControl(plan) ?? "The arm switch";
+
+    // The control that really works the arm function, whichever one is meant to.
+    private static string? ArmingControl(SignalPlan plan)
+    {
+        if (
+            plan.Setup.Board.Arm is not { Value: var arm }
+            || arm.Channel.Value > SignalPlan.CarriedChannels(plan.Setup)
+        )
+            return null;
+        return plan.ChannelAt(arm.Channel) is { } channel
+            ? plan.Setup.Transmitter.Controls[channel.SourceControl].Name
+            : null;
+    }
 }

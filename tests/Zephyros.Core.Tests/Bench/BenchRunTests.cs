@@ -44,6 +44,17 @@ public sealed class BenchRunTests
     }
 
     [Fact]
+    public void A_board_that_no_control_can_arm_says_so()
+    {
+        Assert.Equal(
+            (BoardStanding.NotReady, "The board waits for AUX 5 to arm, and no control reaches it there."),
+            Say(Settled(Demo.Gannet))
+        );
+        var other = Demo.Wren.WithArm(f => f with { Aux = 2 });
+        Assert.Equal("Ready: Right front, inner arms. Propellers off?", Say(Settled(other)).Reason);
+    }
+
+    [Fact]
     public void A_switch_already_on_at_power_up_or_when_the_signal_returns_does_not_arm()
     {
         var bench = Settled(Demo.Wren);

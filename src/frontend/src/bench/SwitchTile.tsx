@@ -37,7 +37,7 @@ export function SwitchTile({ control, hotkey }: { control: ControlView; hotkey: 
         </span>
         <b>{stacked.find((p) => p.setting === setting)?.name}</b>
       </span>
-      <span className="text-center text-[0.73rem] leading-[1.1] text-balance">{control.name}</span>
+      <span className="mt-1 text-center text-[0.73rem] leading-[1.1] text-balance">{control.name}</span>
     </fieldset>
   );
 }

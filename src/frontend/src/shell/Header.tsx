@@ -63,9 +63,11 @@ export function Header({ document, view, changes, onOpen }: Props) {
         <Tool label="Find anything (Ctrl+K)" onClick={() => onOpen('palette')}>
           <Search size={18} aria-hidden />
         </Tool>
-        <Tool label="Keys (Ctrl+/)" onClick={() => onOpen('keys')}>
-          <Keyboard size={18} aria-hidden />
-        </Tool>
+        <span className="max-sm:hidden">
+          <Tool label="Keys (Ctrl+/)" onClick={() => onOpen('keys')}>
+            <Keyboard size={18} aria-hidden />
+          </Tool>
+        </span>
         <Tool label="Change between light and dark" onClick={toggleTheme}>
           <Moon size={18} aria-hidden />
         </Tool>
