@@ -1,7 +1,7 @@
 import { expect, test } from './fixtures';
 import { startApp } from '../../tools/app.mjs';
 
-const ROUNDS = process.env.DEEP === '1' ? 300 : 1;
+const ROUNDS = Number(process.env.KILL_ROUNDS ?? (process.env.DEEP === '1' ? 300 : 1));
 
 test('an acknowledged save survives a kill at once', async () => {
   test.setTimeout(60_000 + ROUNDS * 10_000);
