@@ -35,7 +35,7 @@ const VIEWS = [
       await page.getByRole('button', { name: /Stand-back/ }).click();
     },
   },
-  { name: 'keys', path: '/craft/wren/board', prepare: (page) => page.getByRole('button', { name: /^Keys/ }).click() },
+  { name: 'keys', path: '/craft/wren/board', prepare: (page) => page.keyboard.press('Control+/') },
   {
     name: 'palette',
     path: '/craft/wren/board',

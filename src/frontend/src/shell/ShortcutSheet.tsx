@@ -46,7 +46,7 @@ function List({ title, keys }: { title: string; keys: readonly (readonly [readon
       <dl>
         {keys.map(([names, words]) => (
           <div key={words} className="flex gap-3 border-b border-hair py-1.5">
-            <dt className="flex w-30 shrink-0 flex-wrap gap-1">
+            <dt className="flex w-30 shrink-0 flex-wrap items-start gap-1">
               {names.map((name) => (
                 <Key key={name}>{name}</Key>
               ))}
