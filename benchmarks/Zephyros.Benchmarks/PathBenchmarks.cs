@@ -1,5 +1,6 @@
 using BenchmarkDotNet.Attributes;
 using Zephyros.Core.Model;
+using Zephyros.Core.Model.Running;
 using Zephyros.Core.Setups;
 using Zephyros.Core.Units;
 using Zephyros.Core.Wire.Packed16;
@@ -16,6 +17,7 @@ public class PathBenchmarks
     private readonly byte[] stream = new byte[Frames * Packed16Format.FrameBytes];
     private readonly Packed16Decoder decoder = new();
     private ModelPlan plan = null!;
+    private ModelMemory memory = null!;
     private Percent[] hands = null!;
     private Percent[] slots = null!;
     private Microseconds[] sent = null!;
@@ -26,6 +28,7 @@ public class PathBenchmarks
     {
         plan = SixteenChannels();
         hands = plan.StartValues();
+        memory = plan.PowerOn();
         slots = new Percent[plan.SlotCount];
         sent = new Microseconds[plan.ChannelCount];
         var filled = default(Packed16Frame);
@@ -40,7 +43,7 @@ public class PathBenchmarks
     [Benchmark]
     public Microseconds EvaluateSixteenChannels()
     {
-        plan.Evaluate(hands, slots, sent);
+        plan.Evaluate(new ModelInputs(hands), TimeSpan.FromMilliseconds(7), memory, slots, sent);
         return sent[15];
     }
 

@@ -13,6 +13,9 @@ internal static class Demo
 
     public static Setup Wren { get; } = Load("wren");
 
+    /// <summary>A small setup without a fault: the ground on which the tests build theirs.</summary>
+    public static Setup Plain { get; } = Read(File.ReadAllBytes("Data/plain.json"));
+
     public static Setup Gannet { get; } = Load("gannet");
 
     public static TheoryData<string> Names =>
@@ -20,9 +23,11 @@ internal static class Demo
 
     public static byte[] Bytes(string name) => File.ReadAllBytes($"demo/{name}.json");
 
-    public static Setup Load(string name)
+    public static Setup Load(string name) => Read(Bytes(name));
+
+    private static Setup Read(byte[] document)
     {
-        var reading = SetupJson.Read(Bytes(name));
+        var reading = SetupJson.Read(document);
         Assert.Empty(reading.Problems);
         return reading.Setup!;
     }
@@ -42,9 +47,10 @@ internal static class Demo
             Model = setup.Model with { Channels = setup.Model.Channels.SetItem(id, change(setup.Model.Channels[id])) },
         };
 
-    /// <summary>Wren with its arm function moved to a three-position switch: positions arrive as 988, 1500 and 2012 us.</summary>
+    /// <summary>The plain setup with its arm function moved to a three-position switch: positions arrive as 988, 1500 and 2012 us.</summary>
     public static Setup ArmOnThreePositions(double low, double high) =>
-        Wren.WithChannel("arm", c => c with { Take = new ControlSource { Control = "left-front-outer" } })
+        Plain
+            .WithChannel("arm", c => c with { Take = new ControlSource { Control = "left-front-outer" } })
             .WithArm(f =>
                 f with
                 {

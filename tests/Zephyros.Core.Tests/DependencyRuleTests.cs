@@ -16,6 +16,7 @@ public sealed partial class DependencyRuleTests
         "Wire",
         "Board",
         "Setups",
+        "ReadyMade",
         "Path",
         "Findings",
         "Bench",

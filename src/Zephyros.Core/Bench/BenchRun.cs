@@ -1,6 +1,7 @@
 using System.Text.Json;
 using System.Text.Json.Nodes;
 using Zephyros.Core.Board;
+using Zephyros.Core.Model.Running;
 using Zephyros.Core.Path;
 using Zephyros.Core.Setups;
 using Zephyros.Core.Units;
@@ -13,6 +14,9 @@ namespace Zephyros.Core.Bench;
 /// <remarks>Frames go through the real encoder and decoder. A receiver without link falls silent.</remarks>
 public sealed class BenchRun
 {
+    // How often a transmitter works out its model while something in it runs by itself.
+    private static readonly TimeSpan ModelPeriod = TimeSpan.FromMilliseconds(10);
+
     private readonly Packed16Decoder decoder = new();
     private readonly byte[] bytes = new byte[Packed16Format.FrameBytes];
     private SignalPlan plan;
@@ -24,6 +28,7 @@ public sealed class BenchRun
     private TimeSpan now;
     private TimeSpan nextFrame;
     private TimeSpan lastGood;
+    private TimeSpan lastModel;
     private Announcement? said;
 
     /// <summary>A bench with every control at its start position, the link up and the craft just powered.</summary>
@@ -33,7 +38,7 @@ public sealed class BenchRun
         values = plan.CreateValues();
         settings = [.. plan.Model.Controls.Select(c => c.Value.StartSetting)];
         seen = new Microseconds[values.Received.Length];
-        plan.Evaluate(values);
+        RunModel();
     }
 
     /// <summary>Counts the changes that a page would show.</summary>
@@ -62,12 +67,14 @@ public sealed class BenchRun
         var kept = before
             .Model.Controls.Select((c, i) => (c.Key, settings[i]))
             .ToDictionary(k => k.Key, k => k.Item2, StringComparer.Ordinal);
+        var readings = values.Readings;
         plan = SignalPlan.Compile(setup);
         values = plan.CreateValues();
         settings = [.. plan.Model.Controls.Select(c => c.Value.StartSetting)];
         foreach (var (id, setting) in kept)
             Put(id, setting);
-        plan.Evaluate(values);
+        KeepReadings(before.Model, readings);
+        RunModel();
         if (Power && !SameBoard(before.Setup, setup))
             Restart();
         Sequence++;
@@ -81,8 +88,21 @@ public sealed class BenchRun
     {
         if (!Put(control, setting))
             return false;
-        plan.Evaluate(values);
-        Sequence++;
+        RunModel();
+        return true;
+    }
+
+    /// <summary>Makes a telemetry sensor report something else.</summary>
+    /// <param name="sensor">Its id.</param>
+    /// <param name="reading">The reading, in the sensor's unit.</param>
+    /// <returns>False when there is no such sensor; nothing has changed then.</returns>
+    public bool Report(string sensor, Reading reading)
+    {
+        var index = IndexOfSensor(plan.Model, sensor);
+        if (index < 0)
+            return false;
+        values.Readings[index] = reading;
+        RunModel();
         return true;
     }
 
@@ -93,7 +113,7 @@ public sealed class BenchRun
             return;
         Link = up;
         AlignNextFrame();
-        Sequence++;
+        RunModel();
     }
 
     /// <summary>Connects the craft's battery or takes it off.</summary>
@@ -106,6 +126,7 @@ public sealed class BenchRun
         else
             board = BoardState.Off;
         AlignNextFrame();
+        RunModel();
         Say(on ? "Battery connected" : "Battery off");
     }
 
@@ -117,12 +138,16 @@ public sealed class BenchRun
         {
             var frame = Link && Power ? nextFrame : TimeSpan.MaxValue;
             var loss = board.HasSignal ? lastGood + plan.Setup.Board.SignalTimeout.ToTimeSpan() : TimeSpan.MaxValue;
-            // A frame that comes at the very moment of the loss is in time.
+            var model = values.Memory.Restless ? lastModel + ModelPeriod : TimeSpan.MaxValue;
+            // A frame that comes at the very moment of the loss is in time, and it carries what the model has just worked out.
             var due = frame <= loss ? frame : loss;
+            due = model <= due ? model : due;
             if (due > to)
                 break;
             now = due;
-            if (frame <= loss)
+            if (model == due)
+                RunModel();
+            else if (frame <= loss)
                 SendFrame();
             else
                 Become(BoardMachine.LoseSignal(board));
@@ -148,6 +173,16 @@ public sealed class BenchRun
                 c => (IReadOnlyList<Percent>)values.Slots[c.FirstSlot..(c.LastSlot + 1)],
                 StringComparer.Ordinal
             ),
+            Conditions = plan.Model.Conditions.ToDictionary(
+                id => id,
+                id => plan.Model.Holds(values.Memory, id),
+                StringComparer.Ordinal
+            ),
+            State = plan.Model.ActiveState(values.Memory),
+            Forced = Forced(),
+            Readings = plan
+                .Model.Sensors.Select((s, i) => (s.Key, values.Readings[i]))
+                .ToDictionary(s => s.Key, s => s.Item2, StringComparer.Ordinal),
             Sent = [.. values.Sent],
             Received = [.. seen],
             Link = Link,
@@ -165,6 +200,34 @@ public sealed class BenchRun
         )
         && one.Wire == other.Wire
         && one.Air == other.Air;
+
+    private static int IndexOfSensor(ModelPlan model, string sensor) =>
+        model.Sensors.Select(s => s.Key).ToList().IndexOf(sensor);
+
+    private void KeepReadings(ModelPlan before, Reading[] readings)
+    {
+        for (var i = 0; i < readings.Length; i++)
+            if (IndexOfSensor(plan.Model, before.Sensors[i].Key) is >= 0 and var index)
+                values.Readings[index] = readings[i];
+    }
+
+    private Dictionary<string, string> Forced()
+    {
+        var forced = new Dictionary<string, string>(StringComparer.Ordinal);
+        for (var i = 0; i < plan.Model.Channels.Count; i++)
+            if (plan.Model.HoldingOverride(plan.Setup.Model, values.Memory, i) is { } id)
+                forced[plan.Model.Channels[i].Id] = id;
+        return forced;
+    }
+
+    // Works out the model at this moment; everything that it shows is another picture.
+    private void RunModel()
+    {
+        values.TelemetryLost = !Link || !Power;
+        plan.Evaluate(values, now - lastModel);
+        lastModel = now;
+        Sequence++;
+    }
 
     private bool Put(string control, double setting)
     {

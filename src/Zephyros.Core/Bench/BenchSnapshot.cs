@@ -9,11 +9,23 @@ public sealed record BenchSnapshot
     /// <summary>Counts the changes of the bench; the same number is the same picture.</summary>
     public required long Sequence { get; init; }
 
-    /// <summary>Where each control stands: percent for sticks and dials, the position for switches, 0 or 1 for buttons.</summary>
+    /// <summary>Where each control stands: percent for sticks, dials, sliders and inputs, the position for switches, 0 or 1 for buttons.</summary>
     public required IReadOnlyDictionary<string, double> Settings { get; init; }
 
     /// <summary>The value after every step of every channel that the model feeds, by channel id.</summary>
     public required IReadOnlyDictionary<string, IReadOnlyList<Percent>> Steps { get; init; }
+
+    /// <summary>Whether each condition of the model holds, by its id.</summary>
+    public required IReadOnlyDictionary<string, bool> Conditions { get; init; }
+
+    /// <summary>The id of the active flight state; null when none is.</summary>
+    public required string? State { get; init; }
+
+    /// <summary>The id of the override that holds on a channel, by the channel's id; channels that nothing forces are missing.</summary>
+    public required IReadOnlyDictionary<string, string> Forced { get; init; }
+
+    /// <summary>What each telemetry sensor reports, by its id.</summary>
+    public required IReadOnlyDictionary<string, Reading> Readings { get; init; }
 
     /// <summary>What the transmitter sends, channel 1 first.</summary>
     public required IReadOnlyList<Microseconds> Sent { get; init; }

@@ -90,8 +90,11 @@ public sealed record BoardReport(BoardStanding Standing, string Title, string Re
             || arm.Channel.Value > SignalPlan.CarriedChannels(plan.Setup)
         )
             return null;
-        return plan.ChannelAt(arm.Channel) is { } channel
-            ? plan.Setup.Transmitter.Controls[channel.SourceControl].Name
-            : null;
+        if (plan.ChannelAt(arm.Channel) is not { } channel)
+            return null;
+        // The meant control where it has a say, otherwise whatever the channel takes.
+        return channel.DependsOn(arm.Control)
+            ? plan.Setup.Transmitter.Controls[arm.Control].Name
+            : new ModelWords(plan.Setup.Transmitter, plan.Setup.Model).Of(channel.Channel.Take);
     }
 }

@@ -17,9 +17,9 @@ public sealed record BoardFunction
     [StringLength(40, MinimumLength = 1)]
     public required string Label { get; init; }
 
-    /// <summary>The id of the transmitter control that is meant to work it.</summary>
-    [Description("The id of the transmitter control that is meant to work the function.")]
-    [StringLength(32, MinimumLength = 1)]
+    /// <summary>The id of the transmitter control that is meant to work it; empty when none is, as for a signal quality.</summary>
+    [Description("The id of the transmitter control that is meant to work the function; empty when none is.")]
+    [StringLength(32)]
     public required string Control { get; init; }
 
     /// <summary>The AUX number that the board watches, 1 to 28; AUX n is channel n + 4.</summary>

@@ -47,7 +47,14 @@ public sealed record FlightBoard
     [Range(10, 2000)]
     public required DegreesPerSecond MaximumRate { get; init; }
 
-    /// <summary>The board's functions by id. In this version: arm, at most once.</summary>
+    /// <summary>Above this, on the wire, the controller becomes active after arming in two stages; null when the board has no such limit.</summary>
+    [Description(
+        "Above this throttle value on the wire the controller becomes active after arming in two stages, in microseconds."
+    )]
+    [Range(900, 1500)]
+    public Microseconds? ActivationLimit { get; init; }
+
+    /// <summary>The board's functions by id; at most one of them arms.</summary>
     [Description("The board's functions by id; at most one of them arms.")]
     public required ImmutableDictionary<string, BoardFunction> Functions { get; init; }
 

@@ -1,3 +1,4 @@
+using Zephyros.Core.Model;
 using Zephyros.Core.Path;
 using Zephyros.Core.Setups;
 
@@ -13,7 +14,7 @@ public sealed class ArmSwitchNotReaching : IFindingRule
             yield break;
         var watched = arming.Function.Channel;
         var feeding = arming.Watched is { } channel
-            ? $"takes {plan.Setup.Transmitter.Controls[channel.SourceControl].Name}"
+            ? $"takes {new ModelWords(plan.Setup.Transmitter, plan.Setup.Model).Of(channel.Channel.Take)}"
             : "nothing feeds";
         var sent = arming.SentOn is { } number
             ? $"{arming.Control.Name} is sent on {number}."

@@ -1,6 +1,6 @@
 using Zephyros.Core.Board;
 using Zephyros.Core.Hands;
-using Zephyros.Core.Model;
+using Zephyros.Core.Model.Running;
 using Zephyros.Core.Path;
 using Zephyros.Core.Units;
 
@@ -30,8 +30,8 @@ internal sealed record ArmingPath(SignalPlan Plan, string FunctionId, BoardFunct
     /// <summary>How many channels get to the board.</summary>
     public int Carried => SignalPlan.CarriedChannels(Plan.Setup);
 
-    /// <summary>True when the watched channel is carried and takes the control that is meant to arm.</summary>
-    public bool Arrives => Function.Channel.Value <= Carried && Watched?.SourceControl == Function.Control;
+    /// <summary>True when the watched channel is carried and depends on the control that is meant to arm.</summary>
+    public bool Arrives => Function.Channel.Value <= Carried && Watched?.DependsOn(Function.Control) == true;
 
     /// <summary>The first carried AUX channel that takes the control, or null.</summary>
     public ChannelNumber? SentOn =>

@@ -4,12 +4,12 @@ using Zephyros.Core.Units;
 
 namespace Zephyros.Core.Hands;
 
-/// <summary>A push button that is on only while it is held.</summary>
-public sealed record ButtonControl : Control
+/// <summary>A push button: on while it is held, or, when it latches, from one push to the next.</summary>
+public sealed record ButtonControl : PlacedControl
 {
-    /// <summary>Where the fingers find it.</summary>
-    [Description("Where the fingers find the button.")]
-    public required ControlPlace Place { get; init; }
+    /// <summary>True when a push stays in until the next push.</summary>
+    [Description("True when a push stays in until the next push; false when the button is on only while held.")]
+    public bool Latching { get; init; }
 
     /// <inheritdoc />
     [JsonIgnore]
@@ -21,7 +21,8 @@ public sealed record ButtonControl : Control
 
     /// <inheritdoc />
     [JsonIgnore]
-    public override IReadOnlyList<ControlPosition> NamedPositions => [new(0, "released"), new(1, "held")];
+    public override IReadOnlyList<ControlPosition> NamedPositions =>
+        Latching ? [new(0, "out"), new(1, "in")] : [new(0, "released"), new(1, "held")];
 
     /// <inheritdoc />
     public override Percent? Read(double setting) =>

@@ -11,6 +11,8 @@ namespace Zephyros.Core.Hands;
 [JsonDerivedType(typeof(SwitchControl), "switch")]
 [JsonDerivedType(typeof(ButtonControl), "button")]
 [JsonDerivedType(typeof(DialControl), "dial")]
+[JsonDerivedType(typeof(SliderControl), "slider")]
+[JsonDerivedType(typeof(ExternalInput), "input")]
 public abstract record Control
 {
     /// <summary>The name of the control on this transmitter.</summary>
@@ -22,6 +24,11 @@ public abstract record Control
     [Description("The pilot's own name for the control; shown first where it is not empty.")]
     [StringLength(40)]
     public string Alias { get; init; } = "";
+
+    /// <summary>The name in the transmitter's own short form; empty when the name itself fits.</summary>
+    [Description("The name in the transmitter's short form; empty when the name itself fits.")]
+    [StringLength(15)]
+    public string Short { get; init; } = "";
 
     /// <summary>The value that the control reads in its start position.</summary>
     [JsonIgnore]
@@ -39,8 +46,8 @@ public abstract record Control
     [JsonIgnore]
     public string Name => Alias.Length > 0 ? Alias : Label;
 
-    /// <summary>The value that the control reads when it is put at <paramref name="setting"/>: percent for a stick or a
-    /// dial, the position (1 and up) for a switch, 0 or 1 for a button.</summary>
+    /// <summary>The value that the control reads when it is put at <paramref name="setting"/>: percent for a stick, a dial,
+    /// a slider or an input, the position (1 and up) for a switch, 0 or 1 for a button.</summary>
     /// <returns>The value, or null when the control cannot be put there.</returns>
     public abstract Percent? Read(double setting);
 }

@@ -26,4 +26,7 @@ public enum ControlPlace
 
     /// <summary>The back, under the right index finger.</summary>
     RightBack,
+
+    /// <summary>A socket: something outside the transmitter moves it.</summary>
+    Socket,
 }

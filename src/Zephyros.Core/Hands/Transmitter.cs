@@ -38,12 +38,34 @@ public sealed record Transmitter
     [Range(100, 150)]
     public required Percent TravelLimit { get; init; }
 
+    /// <summary>The steps in which it sets endpoints, centres and curve points, in percent.</summary>
+    [Description("The steps in which the transmitter sets ends, centres and curve points, in percent.")]
+    [Range(0.01, 10)]
+    public Percent TravelStep { get; init; } = new(0.1);
+
+    /// <summary>How many points a curve may have, 3 to 17.</summary>
+    [Description("How many points a curve may have.")]
+    [Range(3, 17)]
+    public int CurvePoints { get; init; } = 17;
+
+    /// <summary>How many characters the name of a channel, condition or control may have; 0 when it does not matter.</summary>
+    [Description(
+        "How many characters the name of a channel, condition or control may have; 0 when it does not matter."
+    )]
+    [Range(0, 15)]
+    public int ShortNames { get; init; }
+
+    /// <summary>True when a forced value goes out as it is; false when the low and high ends hold it too.</summary>
+    /// <remarks>Common practice, no source: on most transmitters an override bypasses the ends.</remarks>
+    [Description("True when a forced value goes out past the low and high ends, false when the ends hold it.")]
+    public bool ForcedPastEnds { get; init; } = true;
+
     /// <summary>The controls by id.</summary>
     [Description("The controls by id.")]
     public required ImmutableDictionary<string, Control> Controls { get; init; }
 
-    /// <summary>The controls where the fingers find them: sticks first (roll, pitch, throttle, yaw), then switches, dials and buttons,
-    /// each from left to right. This order is the same everywhere.</summary>
+    /// <summary>The controls where the fingers find them: sticks first (roll, pitch, throttle, yaw), then switches, dials,
+    /// sliders and inputs, then buttons, each from left to right. This order is the same everywhere.</summary>
     [JsonIgnore]
     public IReadOnlyList<KeyValuePair<string, Control>> Listed =>
         [.. Controls.OrderBy(c => Rank(c.Value)).ThenBy(c => c.Key, StringComparer.Ordinal)];
@@ -61,7 +83,7 @@ public sealed record Transmitter
         {
             StickControl stick => (int)stick.Axis,
             SwitchControl { Place: var place } => 100 + (int)place,
-            DialControl { Place: var place } => 200 + (int)place,
+            TravellingControl { Place: var place } => 200 + (int)place,
             ButtonControl { Place: var place } => 300 + (int)place,
             _ => 400,
         };

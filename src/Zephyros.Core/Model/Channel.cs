@@ -19,6 +19,11 @@ public sealed record Channel
     [StringLength(40, MinimumLength = 1)]
     public required string Label { get; init; }
 
+    /// <summary>The name in the transmitter's own short form; empty when the label fits.</summary>
+    [Description("The name in the transmitter's short form; empty when the label fits.")]
+    [StringLength(15)]
+    public string Short { get; init; } = "";
+
     /// <summary>The source of the chain.</summary>
     [Description("The source of the chain.")]
     public required Source Take { get; init; }

@@ -1,5 +1,5 @@
 using Zephyros.Core.Hands;
-using Zephyros.Core.Model;
+using Zephyros.Core.Model.Running;
 
 namespace Zephyros.Core.Path;
 
@@ -16,7 +16,7 @@ public static class ControlRows
             from channel in plan.ChannelsOf(control.Key)
             where channel.Channel.Number.Value <= carried
             let row = Row(plan, control.Key, control.Value, channel)
-            where row.Cells.Count > 0
+            where row.Cells.Count > 0 && (channel.SourceControl == control.Key || Differs(row))
             select row,
         ];
     }
@@ -29,6 +29,8 @@ public static class ControlRows
             channel.Channel.Number,
             [.. control.NamedPositions.Select(p => Cell(plan, controlId, channel, p.Setting, p.Name))]
         );
+
+    private static bool Differs(ControlRow row) => row.Cells.Any(c => c.Received != row.Cells[0].Received);
 
     private static PositionCell Cell(
         SignalPlan plan,

@@ -1,6 +1,7 @@
 using Zephyros.Core.Board;
 using Zephyros.Core.Hands;
 using Zephyros.Core.Model;
+using Zephyros.Core.Model.Running;
 using Zephyros.Core.Units;
 using Zephyros.Core.Wire.Packed16;
 
@@ -89,7 +90,9 @@ public sealed class PathTracer
         {
             StickControl stick => (Figures.Signed(value.Value, 0), "%", StickNote(stick, value)),
             SwitchControl selector => SwitchFigure(selector, value),
-            ButtonControl => (value.Value > 0 ? "held" : "released", "", $"reads {value}"),
+            ButtonControl => (control.NamedPositions[value.Value > 0 ? 1 : 0].Name, "", $"reads {value}"),
+            SliderControl => (Figures.Signed(value.Value, 0), "%", "slider"),
+            ExternalInput => (Figures.Signed(value.Value, 0), "%", "external input"),
             _ => (Figures.Signed(value.Value, 0), "%", "dial"),
         };
         return new TraceStop(Station.Hands, figure, unit, note, TraceMark.Live, [$"{control.Name} reads {value}."]);
@@ -97,7 +100,7 @@ public sealed class PathTracer
 
     private static (string Figure, string Unit, string Note) SwitchFigure(SwitchControl selector, Percent value)
     {
-        var position = 1 + (int)Math.Round((value.Value + 100) / 200 * (selector.Positions - 1));
+        var position = selector.PositionAt(value);
         return (selector.PositionName(position), "", $"position {position} of {selector.Positions}, reads {value}");
     }
 
@@ -123,7 +126,7 @@ public sealed class PathTracer
             Station.Model,
             Figures.Steady(sent.Value, 1),
             Microseconds.Symbol,
-            $"channel {number.Value}{(number.Aux is { } aux ? $" · AUX {aux}" : "")} · carries {channel.Channel.Label}",
+            $"channel {number.Value}{(number.Aux is { } aux ? $" · AUX {aux}" : "")} · carries {channel.Channel.Label}{(HoldingOverride(channel) is null ? "" : " · forced")}",
             TraceMark.Live,
             [.. ModelWorking(channel, sent)]
         );
@@ -131,21 +134,27 @@ public sealed class PathTracer
 
     private IEnumerable<string> ModelWorking(PlannedChannel channel, Microseconds sent)
     {
+        var words = new ModelWords(plan.Setup.Transmitter, plan.Setup.Model);
         var slot = channel.FirstSlot;
-        yield return $"Take {plan.Setup.Transmitter.Controls[channel.SourceControl].Name}: {values.Slots[slot]}";
+        yield return $"Take {words.Of(channel.Channel.Take)}: {values.Slots[slot]}";
         foreach (var (_, step) in channel.Channel.OrderedSteps)
-        {
-            slot++;
-            if (step is ScaleStep scale)
-                yield return $"Scale × {Figures.Plain(scale.Scale.Value)} %, shift {scale.Shift}: {values.Slots[slot]}";
-        }
-
+            yield return $"{Capital(words.Of(step))}: {values.Slots[++slot]}";
         var output = channel.Channel.Output;
         var reverse = output.Reverse ? "reversed, " : "";
-        var leaving = values.Slots[channel.LastSlot];
+        var leaving = values.Slots[channel.OutputSlot];
         yield return $"Output {reverse}ends {output.Low} and {output.High}, centre {output.Centre}: {leaving}";
+        if (HoldingOverride(channel) is { } forced)
+            yield return $"Forced by “{forced.Label}” while {words.Condition(forced.When)}: {values.Slots[channel.LastSlot]}";
         var factor = plan.Setup.Transmitter.Scale.MicrosecondsPerPercent();
-        yield return $"1500 + {Figures.Plain(factor)} × {Figures.Plain(leaving.Value)} = {Figures.Plain(sent.Value)} µs";
+        var final = values.Slots[channel.LastSlot].Value;
+        yield return $"1500 + {Figures.Plain(factor)} × {Figures.Plain(final)} = {Figures.Plain(sent.Value)} µs";
+    }
+
+    private Override? HoldingOverride(PlannedChannel channel)
+    {
+        var index = plan.Model.Channels.ToList().IndexOf(channel);
+        var model = plan.Setup.Model;
+        return plan.Model.HoldingOverride(model, values.Memory, index) is { } id ? model.Overrides[id] : null;
     }
 
     private TraceStop AtAir(ChannelNumber number)
@@ -241,12 +250,11 @@ public sealed class PathTracer
             TraceMark.Live,
             []
         );
-        if (plan.Setup.Board.Arm is not { Value: var arm })
-            return [Ended(Station.Board, "the board has no function"), Ended(Station.Craft, "")];
-        if (arm.Channel != number)
+        var functions = plan.Setup.Board.Functions.Values.Where(f => f.Channel == number).ToArray();
+        if (functions.Length == 0)
         {
             // The control that is meant to arm, on a channel that the board does not watch for it, is the fault itself.
-            var mark = arm.Control == controlId ? TraceMark.Wrong : TraceMark.Ended;
+            var mark = plan.Setup.Board.Arm?.Value.Control == controlId ? TraceMark.Wrong : TraceMark.Ended;
             var note = $"nothing listens on AUX {number.Aux}";
             return
             [
@@ -258,21 +266,32 @@ public sealed class PathTracer
             ];
         }
 
-        var inside = arm.Contains(value);
-        var band = $"{Figures.Plain(arm.Low.Value)} to {Figures.Plain(arm.High.Value)} µs";
+        var active = functions.Where(f => f.Contains(value)).OrderBy(f => f.Low.Value).ToArray();
+        var arms = functions.Any(f => f.Kind == FunctionKind.Arm);
         return
         [
             new(
                 Station.Board,
-                inside ? arm.Label : "off",
+                active.Length > 0 ? string.Join(" + ", active.Select(f => f.Label)) : "off",
                 "",
-                $"AUX {number.Aux} is {(inside ? "inside" : "outside")} {band}",
+                functions.Length == 1
+                    ? $"AUX {number.Aux} is {(active.Length > 0 ? "inside" : "outside")} {Band(functions[0])}"
+                    : $"AUX {number.Aux}, {active.Length} of {functions.Length} functions active",
                 TraceMark.Live,
-                [reading + ".", $"{arm.Label} is active from {band}; the upper edge is no longer inside."]
+                [
+                    reading + ".",
+                    .. functions.Select(f =>
+                        $"{f.Label} is active from {Band(f)}; the upper edge is no longer inside."
+                    ),
+                ]
             ),
-            craft,
+            arms ? craft : Ended(Station.Craft, ""),
         ];
     }
 
-    private static string Capital(ChannelNumber number) => "C" + number.ToString()[1..];
+    private static string Band(BoardFunction function) =>
+        $"{Figures.Plain(function.Low.Value)} to {Figures.Plain(function.High.Value)} µs";
+
+    private static string Capital(object text) =>
+        text.ToString() is { Length: > 0 } words ? char.ToUpperInvariant(words[0]) + words[1..] : "";
 }

@@ -1,5 +1,6 @@
 using Zephyros.Core.Hands;
 using Zephyros.Core.Model;
+using Zephyros.Core.Model.Running;
 using Zephyros.Core.Setups;
 using Zephyros.Core.Units;
 using Zephyros.Core.Wire;
@@ -12,6 +13,7 @@ public sealed class SignalPlan
 {
     private readonly CountRounding rounding;
     private readonly int carried;
+    private readonly Lazy<IReadOnlyList<ControlUse>> uses;
 
     private SignalPlan(Setup setup)
     {
@@ -20,6 +22,7 @@ public sealed class SignalPlan
         Wire = setup.Wire.Format.Describe();
         rounding = setup.Wire.Rounding;
         carried = CarriedChannels(setup);
+        uses = new Lazy<IReadOnlyList<ControlUse>>(() => ControlUses.Of(this));
     }
 
     /// <summary>The setup that was compiled.</summary>
@@ -31,6 +34,9 @@ public sealed class SignalPlan
     /// <summary>The facts of the wire format.</summary>
     public WireDescriptor Wire { get; }
 
+    /// <summary>What every control does in every position; derived when it is first asked for.</summary>
+    public IReadOnlyList<ControlUse> Uses => uses.Value;
+
     /// <summary>Compiles a valid setup.</summary>
     public static SignalPlan Compile(Setup setup) => new(setup);
 
@@ -39,12 +45,18 @@ public sealed class SignalPlan
         Math.Min(Math.Min(setup.Transmitter.Channels, setup.Air.Channels), setup.Wire.Format.Describe().Channels);
 
     /// <summary>Room for the values of this plan, with every control at its start position.</summary>
-    public SignalValues CreateValues() => new(Model.StartValues(), Model.SlotCount, Model.ChannelCount, Wire.Channels);
+    public SignalValues CreateValues() => new(Model, Wire.Channels);
+
+    /// <summary>Computes everything behind the hands and lets all that is under way come to its end.</summary>
+    public void Settle(SignalValues values) => Evaluate(values, TimeSpan.MaxValue);
 
     /// <summary>Computes everything behind the hands. A channel that is not carried arrives at its centre.</summary>
-    public void Evaluate(SignalValues values)
+    /// <param name="values">The values; what the model remembers is among them.</param>
+    /// <param name="elapsed">The time since the last computation.</param>
+    public void Evaluate(SignalValues values, TimeSpan elapsed)
     {
-        Model.Evaluate(values.Hands, values.Slots, values.Sent);
+        var inputs = new ModelInputs(values.Hands, values.Readings, values.TelemetryLost);
+        Model.Evaluate(inputs, elapsed, values.Memory, values.Slots, values.Sent);
         for (var i = 0; i < values.Counts.Length; i++)
         {
             var pulse = i < carried ? values.Sent[i] : Microseconds.Neutral;
@@ -53,15 +65,25 @@ public sealed class SignalPlan
         }
     }
 
-    /// <summary>The channels that take a control, by number.</summary>
+    /// <summary>The channels that a control can change: first those that take it, then those that it reaches as a value through
+    /// other channels, then those where it only decides; each by number.</summary>
     public IEnumerable<PlannedChannel> ChannelsOf(string controlId) =>
-        Model.Channels.Where(c => c.SourceControl == controlId);
+        Model.Channels.Where(c => c.DependsOn(controlId)).OrderBy(c => Distance(c, controlId));
+
+    private int Distance(PlannedChannel channel, string controlId)
+    {
+        if (channel.SourceControl == controlId)
+            return 0;
+        var reaching = Model.Graph.CarriedTo(new ModelNode(NodeKind.Sent, channel.Id));
+        return reaching.Contains(new ModelNode(NodeKind.Control, controlId)) ? 1 : 2;
+    }
 
     /// <summary>The channel of a number, or null when nothing feeds it.</summary>
     public PlannedChannel? ChannelAt(ChannelNumber number) =>
         Model.Channels.FirstOrDefault(c => c.Channel.Number == number);
 
-    /// <summary>What arrives on every channel when one control is put somewhere and the others rest at their start.</summary>
+    /// <summary>What arrives on every channel when one control is put somewhere and the others rest at their start, from
+    /// switch-on, after all that is under way has come to its end.</summary>
     /// <param name="controlId">The control.</param>
     /// <param name="setting">Where it is put; see <see cref="Control.Read"/>.</param>
     /// <exception cref="ArgumentException">There is no such control, or it cannot be put there.</exception>
@@ -74,8 +96,31 @@ public sealed class SignalPlan
                 $"There is no control \"{controlId}\" that can be put at {setting}.",
                 nameof(controlId)
             );
+        // First at rest, then the movement: latches and presses need both.
+        Settle(values);
         values.Hands[index] = value;
-        Evaluate(values);
+        Settle(values);
         return values;
+    }
+
+    /// <summary>The channel that the throttle stick is sent on; where none takes it, the one that the board reads for it, or null.</summary>
+    public PlannedChannel? ThrottleChannel =>
+        Setup.Transmitter.StickOf(StickAxis.Throttle) is { } stick
+        && Model.Channels.FirstOrDefault(c => c.SourceControl == stick) is { } channel
+            ? channel
+            : ChannelAt(Setup.Board.Map.ChannelOf(StickAxis.Throttle));
+
+    /// <summary>True when the throttle channel sends what the board takes for low, whichever axis the board reads there.</summary>
+    public bool ThrottleIsLow(SignalValues values) =>
+        ThrottleChannel?.Channel.Number.Value is not { } number
+        || number > values.Received.Length
+        || values.Received[number - 1].Value < Setup.Board.ThrottleLow.Value;
+
+    /// <summary>The same while every control stands at its start.</summary>
+    public bool IsThrottleLowAtStart()
+    {
+        var values = CreateValues();
+        Settle(values);
+        return ThrottleIsLow(values);
     }
 }

@@ -1,3 +1,4 @@
+using Zephyros.Core.Model.Running;
 using Zephyros.Core.Units;
 
 namespace Zephyros.Core.Path;
@@ -6,17 +7,28 @@ namespace Zephyros.Core.Path;
 /// <see cref="SignalPlan.Evaluate"/>, and used again and again.</summary>
 public sealed class SignalValues
 {
-    internal SignalValues(Percent[] hands, int slots, int sent, int received)
+    internal SignalValues(ModelPlan model, int received)
     {
-        Hands = hands;
-        Slots = new Percent[slots];
-        Sent = new Microseconds[sent];
+        Hands = model.StartValues();
+        Readings = model.BenchReadings();
+        Memory = model.PowerOn();
+        Slots = new Percent[model.SlotCount];
+        Sent = new Microseconds[model.ChannelCount];
         Counts = new int[received];
         Received = new Microseconds[received];
     }
 
     /// <summary>The value of each control, in the order of the model plan's controls. The caller moves them.</summary>
     public Percent[] Hands { get; }
+
+    /// <summary>The reading of each telemetry sensor, in the order of the model plan's sensors. The caller changes them.</summary>
+    public Reading[] Readings { get; }
+
+    /// <summary>True while no telemetry arrives. The caller changes it.</summary>
+    public bool TelemetryLost { get; set; }
+
+    /// <summary>What the model remembers: latches, delays, slow steps.</summary>
+    public ModelMemory Memory { get; }
 
     /// <summary>The value after every step of every channel.</summary>
     public Percent[] Slots { get; }

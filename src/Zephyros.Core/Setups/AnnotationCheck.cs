@@ -25,15 +25,40 @@ internal static partial class AnnotationCheck
                 continue;
             var value = member.GetValue(record);
             var at = $"{place}/{JsonNamingPolicy.CamelCase.ConvertName(member.Name)}";
-            CheckValue(member, value, at, problems);
             if (value is IDictionary collection)
-                WalkCollection(collection, at, problems);
-            else if (value is not null && IsRecord(value.GetType()))
+                WalkCollection(member, collection, at, problems);
+            else if (value is IList list)
+                WalkList(member, list, at, problems);
+            else
+                CheckValue(member, value, at, problems);
+            if (value is IEnumerable)
+                continue;
+            if (value is not null && IsRecord(value.GetType()))
                 Walk(value, at, problems);
         }
     }
 
-    private static void WalkCollection(IDictionary collection, string place, List<SetupProblem> problems)
+    // The rules of a member that holds several values are rules for each of them.
+    private static void WalkList(MemberInfo member, IList list, string place, List<SetupProblem> problems)
+    {
+        for (var i = 0; i < list.Count; i++)
+            WalkItem(member, list[i]!, $"{place}/{i}", problems);
+    }
+
+    private static void WalkItem(MemberInfo member, object item, string place, List<SetupProblem> problems)
+    {
+        if (IsRecord(item.GetType()))
+            Walk(item, place, problems);
+        else
+            CheckValue(member, item, place, problems);
+    }
+
+    private static void WalkCollection(
+        MemberInfo member,
+        IDictionary collection,
+        string place,
+        List<SetupProblem> problems
+    )
     {
         foreach (DictionaryEntry entry in collection)
         {
@@ -43,12 +68,14 @@ internal static partial class AnnotationCheck
                     new(place, $"\"{id}\" is no id: ids have 1 to 80 small letters, digits, hyphens or colons.")
                 );
             else
-                Walk(entry.Value!, $"{place}/{id}", problems);
+                WalkItem(member, entry.Value!, $"{place}/{id}", problems);
         }
     }
 
     private static void CheckValue(MemberInfo member, object? value, string place, List<SetupProblem> problems)
     {
+        if (value is null)
+            return;
         foreach (var rule in member.GetCustomAttributes<ValidationAttribute>())
         {
             var reason = rule switch
@@ -56,7 +83,7 @@ internal static partial class AnnotationCheck
                 RangeAttribute range when !range.IsValid(Bare(value)) =>
                     $"Must be {range.Minimum} to {range.Maximum}{Unit(value)}, not {Bare(value)}.",
                 StringLengthAttribute length when !length.IsValid(value) =>
-                    $"Must have {length.MinimumLength} to {length.MaximumLength} characters, not {((string?)value)?.Length}.",
+                    $"Must have {length.MinimumLength} to {length.MaximumLength} characters, not {((string)value).Length}.",
                 RegularExpressionAttribute pattern when value is string text && !pattern.IsValid(text) =>
                     $"\"{text}\" does not fit the pattern {pattern.Pattern}.",
                 _ => null,
@@ -70,18 +97,18 @@ internal static partial class AnnotationCheck
     }
 
     // JSON has one kind of number; the attributes know int and double.
-    private static double Bare(object? value) =>
+    private static double Bare(object value) =>
         value is int whole ? whole
         : value is double number ? number
         : (double)
-            value!
+            value
                 .GetType()
                 .GetInterfaces()
                 .First(i => i.IsGenericType && i.GetGenericTypeDefinition() == typeof(IQuantity<>))
                 .GetProperty(nameof(IQuantity<Percent>.Value))!
                 .GetValue(value)!;
 
-    private static string Unit(object? value) =>
+    private static string Unit(object value) =>
         value switch
         {
             Percent => " %",
@@ -89,6 +116,7 @@ internal static partial class AnnotationCheck
             Milliseconds => " ms",
             Hertz => " Hz",
             DegreesPerSecond => " °/s",
+            PercentPerSecond => " %/s",
             _ => "",
         };
 

@@ -1,4 +1,5 @@
 using Zephyros.Core.Board;
+using Zephyros.Core.Hands;
 using Zephyros.Core.Model;
 using Zephyros.Core.Units;
 
@@ -56,6 +57,33 @@ public static class Edits
         var model = setup.Model with { Channels = setup.Model.Channels.SetItem(id, channel) };
         return SetupEdit.Between($"Channel {number.Value} takes {control.Name}", setup, setup with { Model = model });
     }
+
+    /// <summary>Changes the model.</summary>
+    public static SetupEdit InModel(Setup setup, string title, Func<TransmitterModel, TransmitterModel> change) =>
+        SetupEdit.Between(title, setup, setup with { Model = change(setup.Model) });
+
+    /// <summary>Changes one control of the transmitter.</summary>
+    public static SetupEdit InControl(Setup setup, string title, string controlId, Func<Control, Control> change)
+    {
+        var controls = setup.Transmitter.Controls;
+        var changed = controls.SetItem(controlId, change(controls[controlId]));
+        return SetupEdit.Between(
+            title,
+            setup,
+            setup with
+            {
+                Transmitter = setup.Transmitter with { Controls = changed },
+            }
+        );
+    }
+
+    /// <summary>Gives a channel another output stage.</summary>
+    public static SetupEdit Leave(Setup setup, string title, string channelId, OutputStage output) =>
+        InModel(
+            setup,
+            title,
+            m => m with { Channels = m.Channels.SetItem(channelId, m.Channels[channelId] with { Output = output }) }
+        );
 
     /// <summary>Keeps a finding on purpose, with the reason; an empty note takes the justification back.</summary>
     public static SetupEdit Justify(Setup setup, string findingKey, string note)

@@ -7,5 +7,19 @@ public static class SetupCollections
 {
     /// <summary>Their names as they stand in a document.</summary>
     public static FrozenSet<string> Names { get; } =
-        FrozenSet.Create(StringComparer.Ordinal, "controls", "channels", "steps", "ports", "functions", "justified");
+        FrozenSet.Create(
+            StringComparer.Ordinal,
+            "controls",
+            "channels",
+            "steps",
+            "values",
+            "trims",
+            "conditions",
+            "overrides",
+            "states",
+            "sensors",
+            "ports",
+            "functions",
+            "justified"
+        );
 }

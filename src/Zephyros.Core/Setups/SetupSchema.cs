@@ -46,6 +46,13 @@ public static class SetupSchema
             case DescriptionAttribute description:
                 schema["description"] = description.Description;
                 break;
+            // The rules of a member that holds several values are rules for each of them.
+            case RangeAttribute when schema["items"] is JsonObject items:
+                Annotate(items, attribute);
+                break;
+            case RangeAttribute when schema["additionalProperties"] is JsonObject values:
+                Annotate(values, attribute);
+                break;
             case RangeAttribute range:
                 schema["minimum"] = JsonSerializer.SerializeToNode(range.Minimum);
                 schema["maximum"] = JsonSerializer.SerializeToNode(range.Maximum);

@@ -1,6 +1,5 @@
 using Zephyros.Core.Board;
 using Zephyros.Core.Hands;
-using Zephyros.Core.Model;
 
 namespace Zephyros.Core.Setups;
 
@@ -18,7 +17,7 @@ public static class SetupValidator
         if (problems.Count > 0)
             return problems;
         CheckControls(setup.Transmitter, problems);
-        CheckChannels(setup, problems);
+        ModelValidator.Check(setup, problems);
         CheckBoard(setup, problems);
         return problems;
     }
@@ -40,6 +39,7 @@ public static class SetupValidator
         {
             if (control is not SwitchControl selector)
                 continue;
+            CheckReadings(id, selector, problems);
             if (selector.Start > selector.Positions)
                 problems.Add(
                     new(
@@ -54,58 +54,18 @@ public static class SetupValidator
         }
     }
 
-    private static void CheckChannels(Setup setup, List<SetupProblem> problems)
+    private static void CheckReadings(string id, SwitchControl selector, List<SetupProblem> problems)
     {
-        var numbers = new Dictionary<int, string>();
-        foreach (var (id, channel) in setup.Model.Channels.OrderBy(c => c.Key, StringComparer.Ordinal))
-        {
-            var place = $"/model/channels/{id}";
-            if (channel.Number.Value > setup.Transmitter.Channels)
-                problems.Add(
-                    new(
-                        $"{place}/number",
-                        $"{setup.Transmitter.Name} sends channels 1 to {setup.Transmitter.Channels}, not {channel.Number.Value}."
-                    )
-                );
-            if (!numbers.TryAdd(channel.Number.Value, id))
-                problems.Add(
-                    new(
-                        $"{place}/number",
-                        $"Channel {channel.Number.Value} is already \"{numbers[channel.Number.Value]}\"."
-                    )
-                );
-            if (
-                channel.Take is ControlSource { Control: var control }
-                && !setup.Transmitter.Controls.ContainsKey(control)
-            )
-                problems.Add(new($"{place}/take/control", NoSuchControl(setup, control)));
-            CheckOutput(channel.Output, $"{place}/output", setup.Transmitter, problems);
-        }
-    }
-
-    private static void CheckOutput(
-        OutputStage output,
-        string place,
-        Transmitter transmitter,
-        List<SetupProblem> problems
-    )
-    {
-        if (output.Low.Value >= output.High.Value)
+        var readings = selector.Readings;
+        if (readings.Length == 0)
+            return;
+        var place = $"/transmitter/controls/{id}/readings";
+        if (readings.Length != selector.Positions)
             problems.Add(
-                new($"{place}/low", $"The low end ({output.Low}) must lie below the high end ({output.High}).")
+                new(place, $"The switch has {selector.Positions} positions, so {readings.Length} readings do not fit.")
             );
-        else if (output.Centre.Value <= output.Low.Value || output.Centre.Value >= output.High.Value)
-            problems.Add(
-                new(
-                    $"{place}/centre",
-                    $"The centre ({output.Centre}) must lie between the ends ({output.Low} and {output.High})."
-                )
-            );
-        var limit = transmitter.TravelLimit.Value;
-        if (output.Low.Value < -limit)
-            problems.Add(new($"{place}/low", $"{transmitter.Name} accepts ends up to {limit} %, not {output.Low}."));
-        if (output.High.Value > limit)
-            problems.Add(new($"{place}/high", $"{transmitter.Name} accepts ends up to {limit} %, not {output.High}."));
+        else if (readings.Distinct().Count() != readings.Length)
+            problems.Add(new(place, "Two positions have the same reading; they could not be told apart."));
     }
 
     private static void CheckBoard(Setup setup, List<SetupProblem> problems)
@@ -121,7 +81,9 @@ public static class SetupValidator
                         $"The band must end above its start ({function.Low}), not at {function.High}."
                     )
                 );
-            if (!setup.Transmitter.Controls.ContainsKey(function.Control))
+            if (function.Control.Length == 0 && function.Kind == FunctionKind.Arm)
+                problems.Add(new($"/board/functions/{id}/control", "A control must be named that arms."));
+            else if (function.Control.Length > 0 && !setup.Transmitter.Controls.ContainsKey(function.Control))
                 problems.Add(new($"/board/functions/{id}/control", NoSuchControl(setup, function.Control)));
         }
 

@@ -13,7 +13,7 @@ public sealed class BenchRunTests
     [Fact]
     public void The_board_arms_only_with_throttle_low_and_disarms_at_once()
     {
-        var bench = Settled(Demo.Wren);
+        var bench = Settled(Demo.Plain);
         bench.Move(Throttle, -50);
         bench.Move(ArmSwitch, 2);
         Assert.Equal((BoardStanding.Refused, "Throttle reads 1250 µs, must be below 1015 µs."), Say(bench));
@@ -50,14 +50,14 @@ public sealed class BenchRunTests
             (BoardStanding.NotReady, "The board waits for AUX 5 to arm, and no control reaches it there."),
             Say(Settled(Demo.Gannet))
         );
-        var other = Demo.Wren.WithArm(f => f with { Aux = 2 });
+        var other = Demo.Plain.WithArm(f => f with { Aux = 2 });
         Assert.Equal("Ready: Right front, inner arms. Propellers off?", Say(Settled(other)).Reason);
     }
 
     [Fact]
     public void A_switch_already_on_at_power_up_or_when_the_signal_returns_does_not_arm()
     {
-        var bench = Settled(Demo.Wren);
+        var bench = Settled(Demo.Plain);
         bench.SetPower(false);
         bench.Move(ArmSwitch, 2);
         Assert.Equal(BoardStanding.Unpowered, Say(bench).Standing);
@@ -79,7 +79,7 @@ public sealed class BenchRunTests
     public void The_signal_is_lost_after_the_boards_time_and_not_before()
     {
         // Frames every 7 ms: the last one before the loss at 1000 ms comes at 994 ms; Wren's board waits 150 ms.
-        var bench = new BenchRun(Demo.Wren);
+        var bench = new BenchRun(Demo.Plain);
         bench.AdvanceTo(Ms(1000));
         bench.SetLink(false);
         bench.AdvanceTo(Ms(1143.9));
@@ -91,7 +91,7 @@ public sealed class BenchRunTests
     [Fact]
     public void A_link_that_returns_in_time_is_not_noticed()
     {
-        var bench = Settled(Demo.Wren);
+        var bench = Settled(Demo.Plain);
         bench.Move(ArmSwitch, 2);
         Say(bench);
         bench.SetLink(false);
@@ -124,7 +124,7 @@ public sealed class BenchRunTests
     [InlineData("left-button", 2)]
     public void What_a_control_cannot_do_moves_nothing(string control, double setting)
     {
-        var bench = Settled(Demo.Wren);
+        var bench = Settled(Demo.Plain);
         var before = bench.Sequence;
         Assert.False(bench.Move(control, setting));
         Assert.Equal(before, bench.Sequence);
@@ -133,7 +133,7 @@ public sealed class BenchRunTests
     [Fact]
     public void The_same_movements_give_the_same_pictures() =>
         Movements.Sample(
-            moves => Play(moves, Demo.Wren, stepMs: 1) == Play(moves, Demo.Wren, stepMs: 13),
+            moves => Play(moves, Demo.Plain, stepMs: 1) == Play(moves, Demo.Plain, stepMs: 13),
             iter: Iterations.Of(100)
         );
 
@@ -153,7 +153,7 @@ public sealed class BenchRunTests
                         .Model.Controls[plan.Model.IndexOf(control)]
                         .Value.Read(setting)!
                         .Value;
-                plan.Evaluate(values);
+                plan.Settle(values);
                 return bench.Snapshot(Throttle).Received.SequenceEqual(values.Received);
             },
             iter: Iterations.Of(100)

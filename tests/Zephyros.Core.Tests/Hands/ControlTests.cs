@@ -5,7 +5,7 @@ namespace Zephyros.Core.Tests.Hands;
 
 public sealed class ControlTests
 {
-    private static readonly SwitchControl Three = (SwitchControl)Demo.Wren.Transmitter.Controls["left-front-inner"];
+    private static readonly SwitchControl Three = (SwitchControl)Demo.Plain.Transmitter.Controls["left-front-inner"];
 
     // Common practice, no source: two positions give -100/+100, three give -100/0/+100.
     [Theory]
@@ -19,7 +19,7 @@ public sealed class ControlTests
     [InlineData("left-dial", -33, -33)]
     [InlineData("throttle", 40, 40)]
     public void Each_kind_of_control_reads_what_its_setting_means(string id, double setting, double percent) =>
-        Assert.Equal(new Percent(percent), Demo.Wren.Transmitter.Controls[id].Read(setting));
+        Assert.Equal(new Percent(percent), Demo.Plain.Transmitter.Controls[id].Read(setting));
 
     [Fact]
     public void Positions_are_named_from_the_safe_end()
@@ -43,7 +43,7 @@ public sealed class ControlTests
     [Fact]
     public void Controls_are_listed_where_the_fingers_find_them()
     {
-        var listed = Demo.Wren.Transmitter.Listed.Select(c => c.Key).ToArray();
+        var listed = Demo.Plain.Transmitter.Listed.Select(c => c.Key).ToArray();
         Assert.Equal(["roll", "pitch", "throttle", "yaw"], listed[..4]);
         Assert.Equal(["left-shoulder", "left-front-inner", "left-front-outer"], listed[4..7]);
         Assert.Equal(["left-dial", "right-dial", "left-button", "right-button"], listed[^4..]);

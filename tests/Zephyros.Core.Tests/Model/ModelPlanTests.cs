@@ -75,7 +75,7 @@ public sealed class ModelPlanTests
                 .Steps.Add("later", new ScaleStep { Order = 2, Shift = new Percent(10) })
                 .Add("sooner", new ScaleStep { Order = 1, Scale = new Percent(50) }),
         };
-        Assert.Equal([40, 20, 30, 30], Evaluate(channel, 40).Slots);
+        Assert.Equal([40, 20, 30, 30, 30], Evaluate(channel, 40).Slots);
     }
 
     [Fact]
@@ -85,22 +85,16 @@ public sealed class ModelPlanTests
     [Fact]
     public void Evaluation_allocates_nothing()
     {
-        var plan = ModelPlan.Compile(Demo.Sandpiper.Transmitter, Demo.Sandpiper.Model);
-        var (hands, slots, sent) = (
-            plan.StartValues(),
-            new Percent[plan.SlotCount],
-            new Microseconds[plan.ChannelCount]
-        );
-        plan.Evaluate(hands, slots, sent);
+        var rig = new ModelRig(Demo.Sandpiper);
         var before = GC.GetAllocatedBytesForCurrentThread();
         for (var i = 0; i < 1000; i++)
-            plan.Evaluate(hands, slots, sent);
+            rig.Pass(1);
         Assert.Equal(before, GC.GetAllocatedBytesForCurrentThread());
     }
 
     private static Channel Dial(ScaleStep? step, OutputStage stage)
     {
-        var channel = Demo.Wren.Model.Channels["arm"] with
+        var channel = Demo.Plain.Model.Channels["arm"] with
         {
             Take = new ControlSource { Control = "left-dial" },
             Output = stage,
@@ -108,21 +102,9 @@ public sealed class ModelPlanTests
         return step is null ? channel : channel with { Steps = channel.Steps.Add("scale", step) };
     }
 
-    private static (double[] Slots, double[] Sent) Evaluate(Channel channel, double dial)
+    private static (double[] Slots, IReadOnlyList<double> Sent) Evaluate(Channel channel, double dial)
     {
-        var setup = Demo.Wren.WithChannel("arm", _ => channel);
-        var plan = ModelPlan.Compile(setup.Transmitter, setup.Model);
-        var (hands, slots, sent) = (
-            plan.StartValues(),
-            new Percent[plan.SlotCount],
-            new Microseconds[plan.ChannelCount]
-        );
-        hands[plan.IndexOf("left-dial")] = new Percent(dial);
-        plan.Evaluate(hands, slots, sent);
-        var planned = plan.Channels.Single(c => c.Id == "arm");
-        return (
-            [.. slots[planned.FirstSlot..(planned.LastSlot + 1)].Select(s => s.Value)],
-            [.. sent.Select(s => s.Value)]
-        );
+        var rig = new ModelRig(Demo.Plain.WithChannel("arm", _ => channel)).Put("left-dial", dial);
+        return (rig.Values("arm"), rig.Sent);
     }
 }

@@ -28,7 +28,7 @@ public sealed class SchemaTests
     [InlineData("/board/map", "\"AETX\"")]
     [InlineData("/model/channels/arm/number", "33")]
     [InlineData("/transmitter/scale", "\"huge\"")]
-    [InlineData("/transmitter/controls/left-shoulder/positions", "4")]
+    [InlineData("/transmitter/controls/left-shoulder/positions", "7")]
     [InlineData("/wire/framePeriod", "\"7\"")]
     [InlineData("/surprise", "1")]
     public void Schema_and_program_refuse_the_same(string pointer, string value)

@@ -25,7 +25,7 @@ public sealed class PathTracerTests
     [Fact]
     public void The_arm_switch_reaches_its_function()
     {
-        var trace = Follow(Demo.Wren, "left-shoulder", 2);
+        var trace = Follow(Demo.Plain, "left-shoulder", 2);
         Assert.Equal(["far", "2012.0 µs", "1811 count", "2012 µs", "Arm", "disarmed"], Figures(trace));
     }
 
@@ -39,7 +39,7 @@ public sealed class PathTracerTests
     [Fact]
     public void A_control_that_no_channel_takes_ends_in_the_model()
     {
-        var trace = Follow(Demo.Wren, "right-button", 1);
+        var trace = Follow(Demo.Plain, "right-button", 1);
         Assert.Equal("held", trace.Stops[0].Figure);
         Assert.All(trace.Stops.Skip(1), stop => Assert.Equal(TraceMark.Ended, stop.Mark));
     }
@@ -47,7 +47,7 @@ public sealed class PathTracerTests
     [Fact]
     public void A_channel_beyond_the_links_count_ends_in_the_air()
     {
-        var setup = Demo.Wren with { Air = Demo.Wren.Air with { Channels = 4 } };
+        var setup = Demo.Plain with { Air = Demo.Plain.Air with { Channels = 4 } };
         var trace = Follow(setup, "left-shoulder", 2);
         Assert.Equal((TraceMark.Wrong, "only channels 1 to 4 are carried"), (trace.Stops[2].Mark, trace.Stops[2].Note));
     }
@@ -55,7 +55,7 @@ public sealed class PathTracerTests
     [Fact]
     public void Without_signal_nothing_arrives_at_the_board()
     {
-        var trace = Follow(Demo.Wren, "throttle", 0, Receiving with { HasSignal = false });
+        var trace = Follow(Demo.Plain, "throttle", 0, Receiving with { HasSignal = false });
         Assert.Equal("no good frames arrive", trace.Stops[4].Note);
     }
 

@@ -9,7 +9,7 @@ namespace Zephyros.Core.Tests.Setups;
 public sealed class EditTests
 {
     private static readonly Gen<Setup> Setups = Gen.Select(
-        Gen.OneOf(Demo.Sandpiper, Demo.Wren, Demo.Gannet),
+        Gen.OneOf(Demo.Sandpiper, Demo.Plain, Demo.Gannet),
         Gen.Int[0, 23],
         Gen.Double[-100, -50],
         Gen.Int[1, 12],

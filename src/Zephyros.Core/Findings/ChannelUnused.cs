@@ -1,0 +1,65 @@
+using Zephyros.Core.Model;
+using Zephyros.Core.Path;
+using Zephyros.Core.Setups;
+
+namespace Zephyros.Core.Findings;
+
+/// <summary>The model sends something on an AUX channel that no board function watches: often the leftover of a template.</summary>
+public sealed class ChannelUnused : IFindingRule
+{
+    /// <inheritdoc />
+    public IEnumerable<Finding> Examine(SignalPlan plan)
+    {
+        var setup = plan.Setup;
+        // Where a board function wants the control that is sent here, another rule says that it does not get it.
+        var meant = setup.Board.Functions.Values.Select(f => f.Control).ToHashSet(StringComparer.Ordinal);
+        var watched = setup.Board.Functions.Values.Select(f => f.Channel).ToHashSet();
+        var needed = ModelReferences
+            .Of(setup.Model)
+            .Where(r =>
+                r.Kind == ReferenceKind.Channel && !r.Place.StartsWith("/model/overrides", StringComparison.Ordinal)
+            )
+            .Select(r => r.Id)
+            .ToHashSet(StringComparer.Ordinal);
+        foreach (var (id, channel) in setup.Model.Channels)
+        {
+            if (channel.Number.Aux is null || watched.Contains(channel.Number) || needed.Contains(id))
+                continue;
+            if (channel.Take is ControlSource { Control: var control } && meant.Contains(control))
+                continue;
+            yield return new Finding
+            {
+                Key = $"channel-unused:{id}",
+                Severity = Severity.Caution,
+                Station = Station.Model,
+                Place = $"/model/channels/{id}",
+                Title = $"Nothing on the board listens to {channel.Label}",
+                What = $"{Capital(channel.Number.ToString())} is sent, and no function of the board watches it.",
+                Why =
+                    "A leftover of a template, or a function that was forgotten on the board. A function added there later would find it already moving.",
+                Provenance =
+                    "Common practice, no source (job.md 2): clear whatever a template has put on the channels.",
+                MayBeJustified = true,
+                Fixes =
+                [
+                    new Fix(
+                        "remove",
+                        "Takes the channel out of the model, with the overrides on it.",
+                        Edits.InModel(setup, $"Remove channel {channel.Number.Value}", m => Without(m, id))
+                    ),
+                ],
+            };
+        }
+    }
+
+    private static TransmitterModel Without(TransmitterModel model, string channelId) =>
+        model with
+        {
+            Channels = model.Channels.Remove(channelId),
+            Overrides = model.Overrides.RemoveRange(
+                model.Overrides.Where(o => o.Value.Channel == channelId).Select(o => o.Key)
+            ),
+        };
+
+    private static string Capital(string text) => char.ToUpperInvariant(text[0]) + text[1..];
+}

@@ -1,0 +1,40 @@
+using Zephyros.Core.Path;
+using Zephyros.Core.Setups;
+
+namespace Zephyros.Core.Findings;
+
+/// <summary>A control has a name of the pilot's own, so it is meant for something, and does nothing.</summary>
+public sealed class ControlIdle : IFindingRule
+{
+    /// <inheritdoc />
+    public IEnumerable<Finding> Examine(SignalPlan plan)
+    {
+        foreach (var use in plan.Uses.Where(u => u.Free))
+        {
+            var control = plan.Setup.Transmitter.Controls[use.Control];
+            if (control.Alias.Length == 0)
+                continue;
+            yield return new Finding
+            {
+                Key = $"control-idle:{use.Control}",
+                Severity = Severity.Caution,
+                Station = Station.Hands,
+                Place = $"/transmitter/controls/{use.Control}",
+                Title = $"{control.Alias} does nothing",
+                What =
+                    $"{control.Label} is named “{control.Alias}”, but no channel takes it and no condition asks for it.",
+                Why = "In the air the pilot flicks it and nothing happens.",
+                Provenance = "Common practice, no source.",
+                MayBeJustified = true,
+                Fixes =
+                [
+                    new Fix(
+                        "unname",
+                        "Takes the name away, so that the control counts as free.",
+                        Edits.InControl(plan.Setup, $"{control.Label} is free", use.Control, c => c with { Alias = "" })
+                    ),
+                ],
+            };
+        }
+    }
+}

@@ -1,0 +1,82 @@
+using Zephyros.Core.Model;
+using Zephyros.Core.Path;
+
+namespace Zephyros.Core.Findings;
+
+/// <summary>Flight states that reach nothing, that no combination of controls reaches, or that a board cannot tell apart.</summary>
+public sealed class FlightStateFaults : IFindingRule
+{
+    /// <inheritdoc />
+    public IEnumerable<Finding> Examine(SignalPlan plan)
+    {
+        var model = plan.Setup.Model;
+        if (model.States.Count == 0)
+            yield break;
+        if (ModelReferences.Of(model).All(r => r.Kind != ReferenceKind.State))
+        {
+            yield return ReachNothing();
+            yield break;
+        }
+
+        var rows = StateTable.Of(plan);
+        foreach (var row in rows)
+        {
+            if (row.Reached is null)
+                yield return Unreached(model, row);
+            else if (row.SameAs.FirstOrDefault(s => string.CompareOrdinal(s, row.State) > 0) is { } twin)
+                yield return Alike(model, row.State, twin);
+        }
+    }
+
+    private static Finding ReachNothing() =>
+        new()
+        {
+            Key = "flight-states-reach-nothing",
+            Severity = Severity.Danger,
+            Station = Station.Model,
+            Place = "/model/states",
+            Title = "The flight states reach no channel",
+            What = "No chain takes a value from them and no condition asks for them.",
+            Why = "Setting up flight states alone does nothing: the board never learns of them.",
+            Provenance = "Common practice, no source (job.md 6).",
+            MayBeJustified = true,
+            Fixes = [],
+        };
+
+    private static Finding Unreached(TransmitterModel model, StateRow row)
+    {
+        var label = model.States[row.State].Label;
+        var above = string.Join(", ", row.ShadowedBy.Select(s => model.States[s].Label));
+        return new Finding
+        {
+            Key = $"flight-state-unreached:{row.State}",
+            Severity = Severity.Danger,
+            Station = Station.Model,
+            Place = $"/model/states/{row.State}",
+            Title = $"Flight state {label} is never reached",
+            What =
+                above.Length > 0
+                    ? $"Whenever its condition holds, {above} holds as well and stands above it."
+                    : "No combination of the switches makes its condition hold.",
+            Why = "The pilot selects it and the craft does something else.",
+            Provenance = "Found by trying every combination of the switches that decide, each from switch-on.",
+            MayBeJustified = true,
+            Fixes = [],
+        };
+    }
+
+    private static Finding Alike(TransmitterModel model, string one, string other) =>
+        new()
+        {
+            Key = $"flight-states-alike:{one}:{other}",
+            Severity = Severity.Caution,
+            Station = Station.Model,
+            Place = $"/model/states/{one}",
+            Title = $"{model.States[one].Label} and {model.States[other].Label} send the same",
+            What = "Every channel of the table has the same value in both.",
+            Why = "A board that reads these channels together cannot tell the two apart.",
+            Provenance = "Computed from the table flight state × channel.",
+            MayBeJustified = true,
+            Fixes = [],
+        };
+}

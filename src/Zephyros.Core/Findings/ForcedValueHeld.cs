@@ -1,0 +1,51 @@
+using Zephyros.Core.Path;
+using Zephyros.Core.Setups;
+using Zephyros.Core.Units;
+
+namespace Zephyros.Core.Findings;
+
+/// <summary>On a transmitter whose ends hold forced values too, an override forces a value beyond an end.</summary>
+public sealed class ForcedValueHeld : IFindingRule
+{
+    /// <inheritdoc />
+    public IEnumerable<Finding> Examine(SignalPlan plan)
+    {
+        var setup = plan.Setup;
+        if (setup.Transmitter.ForcedPastEnds)
+            yield break;
+        foreach (var (id, forced) in setup.Model.Overrides)
+        {
+            var channel = setup.Model.Channels[forced.Channel];
+            var (low, high) = (channel.Output.Low, channel.Output.High);
+            var held = new Percent(Math.Clamp(forced.Value.Value, low.Value, high.Value));
+            if (held == forced.Value)
+                continue;
+            var wider = channel.Output with
+            {
+                Low = new Percent(Math.Min(low.Value, forced.Value.Value)),
+                High = new Percent(Math.Max(high.Value, forced.Value.Value)),
+            };
+            yield return new Finding
+            {
+                Key = $"forced-value-held:{id}",
+                Severity = Severity.Danger,
+                Station = Station.Model,
+                Place = $"/model/overrides/{id}/value",
+                Title = $"{forced.Label} sends {held} instead of {forced.Value}",
+                What =
+                    $"{setup.Transmitter.Name} holds forced values within the ends; those of {channel.Label} are {low} and {high}.",
+                Why = "A lock that is lifted by the low end no longer holds the motors at their lowest.",
+                Provenance = "Common practice, no source: a forced -100 % must stay below a low end that was raised.",
+                MayBeJustified = true,
+                Fixes =
+                [
+                    new Fix(
+                        "widen",
+                        $"Widens the ends of {channel.Label} to {wider.Low} and {wider.High}; the low end is then no longer raised.",
+                        Edits.Leave(setup, $"Ends of {channel.Label} let {forced.Label} pass", forced.Channel, wider)
+                    ),
+                ],
+            };
+        }
+    }
+}

@@ -1,0 +1,90 @@
+using System.Collections.Immutable;
+using Zephyros.Core.Model;
+using Zephyros.Core.Model.Logic;
+using Zephyros.Core.Path;
+using Zephyros.Core.Setups;
+using Zephyros.Core.Units;
+
+namespace Zephyros.Core.Findings;
+
+/// <summary>A condition compares telemetry with a limit that the sensor can hardly mean.</summary>
+public sealed class ImplausibleLimit : IFindingRule
+{
+    /// <inheritdoc />
+    public IEnumerable<Finding> Examine(SignalPlan plan)
+    {
+        foreach (var (id, condition) in plan.Setup.Model.Conditions)
+        {
+            foreach (var test in Sensors(condition.Test).DistinctBy(t => t.Sensor, StringComparer.Ordinal))
+            {
+                var sensor = plan.Setup.Model.Sensors[test.Sensor];
+                if (test.Limit.Value >= sensor.Lowest.Value && test.Limit.Value <= sensor.Highest.Value)
+                    continue;
+                yield return Of(plan.Setup, id, condition, test, sensor);
+            }
+        }
+    }
+
+    private static Finding Of(Setup setup, string id, Condition condition, SensorTest test, Sensor sensor) =>
+        new()
+        {
+            Key = $"implausible-limit:{id}:{test.Sensor}",
+            Severity = Severity.Danger,
+            Station = Station.Model,
+            Place = $"/model/conditions/{id}/test",
+            Title = $"{sensor.Label} of {test.Limit} {sensor.Unit} is not plausible".Replace(
+                "  ",
+                " ",
+                StringComparison.Ordinal
+            ),
+            What =
+                $"“{condition.Label}” compares {sensor.Label} with {test.Limit}; the sensor means {sensor.Lowest} to {sensor.Highest} {sensor.Unit}.".Replace(
+                    " .",
+                    ".",
+                    StringComparison.Ordinal
+                ),
+            Why = "The condition will not come when it is needed. A limit typed ten times too large has happened.",
+            Provenance = "Common practice, no source (job.md 6): check plausibility.",
+            MayBeJustified = true,
+            Fixes = [.. Fixes(setup, id, condition, test, sensor)],
+        };
+
+    private static IEnumerable<Fix> Fixes(Setup setup, string id, Condition condition, SensorTest test, Sensor sensor)
+    {
+        foreach (var (factor, name) in new[] { (0.1, "a tenth"), (10, "ten times") })
+        {
+            var limit = new Reading(Math.Round(test.Limit.Value * factor, 6));
+            if (limit.Value < sensor.Lowest.Value || limit.Value > sensor.Highest.Value)
+                continue;
+            var changed = condition with { Test = Replace(condition.Test, test, test with { Limit = limit }) };
+            yield return new Fix(
+                factor < 1 ? "tenth" : "tenfold",
+                $"Takes {name} of it: {limit} {sensor.Unit}.",
+                Edits.InModel(
+                    setup,
+                    $"Limit {limit} for “{condition.Label}”",
+                    m => m with { Conditions = m.Conditions.SetItem(id, changed) }
+                )
+            );
+        }
+    }
+
+    private static IEnumerable<SensorTest> Sensors(Test test) =>
+        test is SensorTest own ? [own] : test.Parts.SelectMany(Sensors);
+
+    private static Test Replace(Test tree, Test old, Test fresh)
+    {
+        if (ReferenceEquals(tree, old))
+            return fresh;
+        ImmutableArray<Test> In(ImmutableArray<Test> parts) => [.. parts.Select(p => Replace(p, old, fresh))];
+        return tree switch
+        {
+            AllTest all => all with { Of = In(all.Of) },
+            AnyTest any => any with { Of = In(any.Of) },
+            NotTest not => not with { Of = In(not.Of) },
+            LatchTest latch => latch with { Set = In(latch.Set), Clear = In(latch.Clear) },
+            DelayTest delay => delay with { Of = In(delay.Of) },
+            _ => tree,
+        };
+    }
+}

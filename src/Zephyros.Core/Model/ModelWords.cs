@@ -1,0 +1,123 @@
+using Zephyros.Core.Hands;
+using Zephyros.Core.Model.Logic;
+using Zephyros.Core.Units;
+
+namespace Zephyros.Core.Model;
+
+/// <summary>Puts the parts of a model into plain words, with the pilot's names for everything.</summary>
+/// <param name="transmitter">The transmitter, for the names of its controls.</param>
+/// <param name="model">The model.</param>
+public sealed class ModelWords(Transmitter transmitter, TransmitterModel model)
+{
+    /// <summary>A source: "Throttle", "channel Throttle", "condition Armed", "+40 %".</summary>
+    public string Of(Source source) =>
+        source switch
+        {
+            ControlSource { Control: var id } => Control(id),
+            ChannelSource { Channel: var id } =>
+                $"channel {(model.Channels.TryGetValue(id, out var channel) ? channel.Label : id)}",
+            ConditionSource { Condition: var id } => $"condition {Condition(id)}",
+            SensorSource { Sensor: var id } => $"sensor {Sensor(id)}",
+            ConstantSource { Value: var value } => value.ToString(),
+            _ => "",
+        };
+
+    /// <summary>An operand: "Left dial × 25 % +75 %"; the factor and the shift only where they do something.</summary>
+    public string Of(Operand operand)
+    {
+        if (operand.Take is ConstantSource constant)
+            return new Percent((constant.Value.Value * operand.Scale.Value / 100) + operand.Shift.Value).ToString();
+        var scale = operand.Scale == Percent.High ? "" : $" × {Figures.Plain(operand.Scale.Value)} %";
+        var shift = operand.Shift.Value == 0 ? "" : $" {operand.Shift}";
+        return Of(operand.Take) + scale + shift;
+    }
+
+    /// <summary>A step: "multiply by Left dial × 25 % +75 %", with its condition where it has one.</summary>
+    public string Of(ChainStep step)
+    {
+        var own = step switch
+        {
+            ScaleStep s => $"× {Figures.Plain(s.Scale.Value)} %{(s.Shift.Value == 0 ? "" : $" {s.Shift}")}",
+            CurveStep s => $"curve of {s.Points.Length} points, {(s.Smooth ? "rounded" : "straight")}",
+            AddStep s => $"add {Of(s.With)}",
+            MultiplyStep s => $"multiply by {Of(s.With)}",
+            SwitchOverStep s => $"switch over to {Of(s.With)}",
+            SlowStep s => $"slow: up {Speed(s.Up)}, down {Speed(s.Down)}",
+            LimitStep s => $"limit to {s.Low} and {s.High}",
+            StateStep s => $"value of the flight state ({s.Values.Count} given)",
+            _ => "",
+        };
+        var off = step.Off ? " (off)" : "";
+        return step.When is { } when ? $"{own}, while {Condition(when)}{off}" : own + off;
+    }
+
+    /// <summary>A test as one plain sentence without its full stop: "Left shoulder is far and throttle is below -98 %".</summary>
+    public string Of(Test test) => Sentence(test, inside: false);
+
+    /// <summary>The name of a condition.</summary>
+    public string Condition(string id) => model.Conditions.TryGetValue(id, out var own) ? own.Label : id;
+
+    /// <summary>The name of a control.</summary>
+    public string Control(string id) => transmitter.Controls.TryGetValue(id, out var own) ? own.Name : id;
+
+    private string Sentence(Test test, bool inside)
+    {
+        var text = test switch
+        {
+            PositionTest position => $"{Control(position.Control)} is {Positions(position)}",
+            CompareTest compare => $"{Of(compare.Value)} is {Side(compare.Relation)} {compare.Limit}",
+            SensorTest sensor => $"{Sensor(sensor.Sensor)} is {Side(sensor.Relation)} {Limit(sensor)}",
+            TelemetryLostTest => "telemetry is lost",
+            HoldsTest holds => $"“{Condition(holds.Condition)}” holds",
+            NotTest { Of: [HoldsTest holds] } => $"“{Condition(holds.Condition)}” does not hold",
+            NotTest { Of: [var only] } => $"not ({Sentence(only, inside: false)})",
+            NotTest none => $"none of ({Joined(none.Of, " or ")})",
+            StateTest { State: var id } =>
+                $"the flight state is {(model.States.TryGetValue(id, out var state) ? state.Label : id)}",
+            AllTest all => Joined(all.Of, " and "),
+            AnyTest any => Joined(any.Of, " or "),
+            LatchTest latch => $"set once {Joined(latch.Set, " and ")}, until {Joined(latch.Clear, " or ")}",
+            DelayTest delay => Joined(delay.Of, " and ") + Delays(delay),
+            PressTest press => Press(press),
+            _ => "",
+        };
+        var compound = test is LatchTest || test is AllTest { Of.Length: > 1 } or AnyTest { Of.Length: > 1 };
+        return inside && compound ? $"({text})" : text;
+    }
+
+    private string Joined(IReadOnlyList<Test> parts, string word) =>
+        string.Join(word, parts.Select(t => Sentence(t, inside: parts.Count > 1)));
+
+    private string Positions(PositionTest test)
+    {
+        if (!transmitter.Controls.TryGetValue(test.Control, out var control))
+            return string.Join(" or ", test.Positions);
+        var names = control.NamedPositions.Where(p => test.Positions.Contains((int)p.Setting)).Select(p => p.Name);
+        return string.Join(" or ", names);
+    }
+
+    private string Sensor(string id) => model.Sensors.TryGetValue(id, out var own) ? own.Label : id;
+
+    private string Limit(SensorTest test)
+    {
+        var unit = model.Sensors.TryGetValue(test.Sensor, out var own) ? own.Unit : "";
+        return unit.Length > 0 ? $"{test.Limit} {unit}" : test.Limit.ToString();
+    }
+
+    private string Press(PressTest press) =>
+        press.Before is { } before
+            ? $"{Control(press.Control)} was pressed for {Seconds(press.AtLeast)} to {Seconds(before)}"
+            : $"{Control(press.Control)} is held for {Seconds(press.AtLeast)}";
+
+    private static string Delays(DelayTest delay)
+    {
+        var on = delay.OnAfter.Value > 0 ? $" for {Seconds(delay.OnAfter)}" : "";
+        return delay.OffAfter.Value > 0 ? $"{on}, and {Seconds(delay.OffAfter)} longer" : on;
+    }
+
+    private static string Seconds(Milliseconds span) => Figures.Plain(span.Value / 1000) + " s";
+
+    private static string Side(Relation relation) => relation == Relation.Below ? "below" : "above";
+
+    private static string Speed(PercentPerSecond speed) => speed.Value == 0 ? "at once" : speed.ToString();
+}

@@ -1,0 +1,24 @@
+namespace Zephyros.Core.Model.Running;
+
+/// <summary>What a running model remembers from one evaluation to the next: latches, delays, presses and slow steps. Made by
+/// <see cref="ModelPlan.PowerOn"/>; one for each runner.</summary>
+public sealed class ModelMemory
+{
+    internal ModelMemory(int registers, int cells, int channels)
+    {
+        Registers = new double[registers];
+        Cells = new double[cells];
+        Forced = new int[channels];
+        Array.Fill(Cells, double.NaN);
+        Array.Fill(Forced, -1);
+    }
+
+    /// <summary>True when the passing of time alone would change something: a slow step is under way, a delay or a press runs.</summary>
+    public bool Restless { get; internal set; }
+
+    internal double[] Registers { get; }
+
+    internal double[] Cells { get; }
+
+    internal int[] Forced { get; }
+}

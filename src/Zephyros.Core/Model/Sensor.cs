@@ -1,0 +1,34 @@
+using System.ComponentModel;
+using System.ComponentModel.DataAnnotations;
+using Zephyros.Core.Units;
+
+namespace Zephyros.Core.Model;
+
+/// <summary>A telemetry sensor as the transmitter's model knows it.</summary>
+public sealed record Sensor
+{
+    /// <summary>What it reports, in the pilot's words.</summary>
+    [Description("What the sensor reports, in the pilot's words.")]
+    [StringLength(40, MinimumLength = 1)]
+    public required string Label { get; init; }
+
+    /// <summary>The unit of its readings.</summary>
+    [Description("The unit of the readings.")]
+    [StringLength(8)]
+    public string Unit { get; init; } = "";
+
+    /// <summary>The lowest reading that can be meant.</summary>
+    [Description("The lowest reading that can be meant; a limit below it is implausible.")]
+    [Range(-1e6, 1e6)]
+    public required Reading Lowest { get; init; }
+
+    /// <summary>The highest reading that can be meant.</summary>
+    [Description("The highest reading that can be meant; a limit above it is implausible.")]
+    [Range(-1e6, 1e6)]
+    public required Reading Highest { get; init; }
+
+    /// <summary>What it reports on the bench until it is moved there.</summary>
+    [Description("What the sensor reports on the bench until it is moved there.")]
+    [Range(-1e6, 1e6)]
+    public required Reading Bench { get; init; }
+}
