@@ -1,5 +1,6 @@
 using System.Globalization;
 using System.Reflection;
+using Zephyros.Core.Hands;
 using Zephyros.Core.Setups;
 using Zephyros.Storage;
 using Zephyros.Web.Bench;
@@ -63,6 +64,8 @@ var setups = app.MapGroup("/api/setups");
 SetupEndpoints.Map(setups);
 FindingEndpoints.Map(setups);
 BenchEndpoints.Map(setups);
+ReadyMadeEndpoints.Map(setups);
+app.MapGet("/api/transmitters", () => BlankTransmitters.All).WithName("ListTransmitters");
 app.MapGet("/api/schema", () => SetupSchema.Create()).WithName("GetSchema");
 app.MapHub<BenchHub>("/hub/bench");
 app.MapOpenApi();

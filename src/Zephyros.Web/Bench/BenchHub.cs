@@ -39,6 +39,13 @@ internal sealed class BenchHub(BenchRooms rooms) : Hub
             throw new HubException($"There is no control \"{control}\" that can be put at {setting}.");
     }
 
+    /// <summary>Makes a telemetry sensor report something else.</summary>
+    public void Report(string setup, string sensor, double reading)
+    {
+        if (!double.IsFinite(reading) || !Room(setup).Do(run => run.Report(sensor, new Core.Units.Reading(reading))))
+            throw new HubException($"There is no sensor \"{sensor}\" that can report {reading}.");
+    }
+
     /// <summary>Switches the radio link.</summary>
     public void SetLink(string setup, bool up) => Act(setup, run => run.SetLink(up));
 

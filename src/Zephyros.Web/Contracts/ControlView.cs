@@ -9,6 +9,8 @@ namespace Zephyros.Web.Contracts;
 /// <param name="Axis">For a stick: what it commands.</param>
 /// <param name="Place">For a stick: the hand and direction of its axis, by the stick mode.</param>
 /// <param name="Positions">For a switch or a button: its positions, the safe one first.</param>
+/// <param name="Where">Where the fingers find it; null for a stick.</param>
+/// <param name="Latching">True for a button whose push stays in until the next.</param>
 /// <param name="Start">Where it stands at switch-on: percent, position, or 0 for a button.</param>
 public sealed record ControlView(
     string Id,
@@ -17,6 +19,8 @@ public sealed record ControlView(
     StickAxis? Axis,
     StickPlace? Place,
     IReadOnlyList<ControlPosition> Positions,
+    ControlPlace? Where,
+    bool Latching,
     double Start
 )
 {
@@ -29,6 +33,8 @@ public sealed record ControlView(
             StickControl => ControlKind.Stick,
             SwitchControl => ControlKind.Switch,
             ButtonControl => ControlKind.Button,
+            SliderControl => ControlKind.Slider,
+            ExternalInput => ControlKind.Input,
             _ => ControlKind.Dial,
         };
         var place = stick is null ? (StickPlace?)null : StickMode.Locate(transmitter.StickMode, stick.Axis);
@@ -39,6 +45,8 @@ public sealed record ControlView(
             stick?.Axis,
             place,
             control.NamedPositions,
+            (control as PlacedControl)?.Place,
+            control is ButtonControl { Latching: true },
             control.StartSetting
         );
     }

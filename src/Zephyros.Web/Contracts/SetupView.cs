@@ -10,6 +10,11 @@ namespace Zephyros.Web.Contracts;
 /// <param name="SentOrder">The order in which the transmitter sends the sticks; null when channels 1 to 4 do not take all four.</param>
 /// <param name="Orders">All orders there are.</param>
 /// <param name="Rows">What each position of a switch or button makes of its channels.</param>
+/// <param name="Uses">What every control does in every position, in the order of the controls.</param>
+/// <param name="PowerOn">The controls that the radio must warn about at switch-on, and those left out.</param>
+/// <param name="Chains">The chain of each channel in words, by the channel's id.</param>
+/// <param name="Conditions">The conditions in words, by id.</param>
+/// <param name="States">The table flight state x channel, by priority.</param>
 /// <param name="CarriedChannels">How many channels get to the board.</param>
 /// <param name="Wire">The facts of the wire format.</param>
 public sealed record SetupView(
@@ -17,6 +22,11 @@ public sealed record SetupView(
     StickOrder? SentOrder,
     IReadOnlyList<StickOrder> Orders,
     IReadOnlyList<ControlRow> Rows,
+    IReadOnlyList<ControlUse> Uses,
+    IReadOnlyList<PowerOnItem> PowerOn,
+    IReadOnlyDictionary<string, ChainView> Chains,
+    IReadOnlyDictionary<string, ConditionView> Conditions,
+    IReadOnlyList<StateRow> States,
     int CarriedChannels,
     WireDescriptor Wire
 )
@@ -25,11 +35,17 @@ public sealed record SetupView(
     public static SetupView Of(Setup setup)
     {
         var plan = SignalPlan.Compile(setup);
+        var words = new ModelWords(setup.Transmitter, setup.Model);
         return new SetupView(
             [.. plan.Model.Controls.Select(c => ControlView.Of(c.Key, c.Value, setup.Transmitter))],
             ChannelOrder.Of(setup.Model, setup.Transmitter),
             StickOrder.All,
             ControlRows.Of(plan),
+            plan.Uses,
+            PowerOnCheck.Of(plan),
+            ChainView.Of(setup.Model, words),
+            ConditionView.Of(setup.Model, words),
+            StateTable.Of(plan),
             SignalPlan.CarriedChannels(setup),
             plan.Wire
         );

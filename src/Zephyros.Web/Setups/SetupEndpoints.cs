@@ -1,3 +1,4 @@
+using Zephyros.Core.Hands;
 using Zephyros.Core.Model;
 using Zephyros.Core.Setups;
 using Zephyros.Storage;
@@ -22,6 +23,7 @@ internal static class SetupEndpoints
             )
             .WithName("ListSetups");
         setups.MapPost("/", ImportAsync).WithName("ImportSetup").Accepts<Setup>("application/json").Creates();
+        setups.MapPost("/new", NewAsync).WithName("NewSetup").Accepts<NewSetupRequest>("application/json").Creates();
         setups.MapGet("/{id}", Get).WithName("GetSetup").Finds<SetupDocument>();
         setups.MapGet("/{id}/view", View).WithName("GetView").Finds<SetupView>();
         setups.MapGet("/{id}/revisions", Revisions).WithName("ListRevisions").Finds<RevisionEntry[]>();
@@ -76,6 +78,23 @@ internal static class SetupEndpoints
         return reading.Setup is null
             ? Problem.Invalid("No valid setup", reading.Problems)
             : Created(store.Create(reading.Setup, "Loaded from a file"));
+    }
+
+    private static async Task<IResult> NewAsync(HttpContext context, SetupStore store, CancellationToken cancel)
+    {
+        var (wish, problem) = await RequestBody.ReadAsync<NewSetupRequest>(context.Request, cancel);
+        if (wish is null)
+            return problem!;
+        if (BlankTransmitters.All.FirstOrDefault(t => t.Origin == wish.Shape) is not { } shape)
+            return Problem.Invalid(
+                "No such transmitter",
+                [new SetupProblem("/shape", $"There is no blank transmitter \"{wish.Shape}\".")]
+            );
+        var setup = NewSetup.For(wish.Name, shape);
+        var wrong = SetupValidator.Check(setup);
+        return wrong.Count > 0
+            ? Problem.Invalid("No valid name", wrong)
+            : Created(store.Create(setup, $"New on {shape.Name}"));
     }
 
     private static IResult Get(HttpContext context, string id, SetupStore store) =>

@@ -26,3 +26,14 @@ export const revisionsQuery = (id: string) =>
     queryKey: ['setup', id, 'revisions'],
     queryFn: () => answer(api.GET('/api/setups/{id}/revisions', at(id))),
   });
+
+export const readyMadeQuery = (id: string) =>
+  queryOptions({
+    queryKey: ['setup', id, 'ready-made'],
+    queryFn: () => answer(api.GET('/api/setups/{id}/ready-made', at(id))),
+  });
+
+export const transmittersQuery = queryOptions({
+  queryKey: ['transmitters'],
+  queryFn: () => answer(api.GET('/api/transmitters')),
+});

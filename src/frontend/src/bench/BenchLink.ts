@@ -58,6 +58,10 @@ export class BenchLink {
     this.tell('Move', control, setting);
   }
 
+  report(sensor: string, reading: number): void {
+    this.tell('Report', sensor, reading);
+  }
+
   setLink(up: boolean): void {
     this.tell('SetLink', up);
   }

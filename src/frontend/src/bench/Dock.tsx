@@ -111,6 +111,8 @@ function FoldedDock() {
   );
 }
 
+const TRAVELLING: ControlView['kind'][] = ['dial', 'slider', 'input'];
+
 function OpenDock({ controls, live }: { controls: readonly ControlView[]; live: boolean }) {
   const axis = (right: boolean, vertical: boolean) =>
     controls.find((c) => c.place?.rightHand === right && c.place.vertical === vertical);
@@ -138,7 +140,7 @@ function OpenDock({ controls, live }: { controls: readonly ControlView[]; live: 
         </div>
       </DockPart>
       <DockPart title="Switches" hint="the bar marks the safe end">
-        <div className="grid grid-cols-8 gap-1.5 max-md:grid-cols-4 max-md:gap-y-3">
+        <div className="grid grid-cols-[repeat(auto-fit,minmax(2.9rem,1fr))] gap-1.5 max-md:grid-cols-4 max-md:gap-y-3">
           {switches.map((control, i) => (
             <SwitchTile key={control.id} control={control} hotkey={String(i + 1)} />
           ))}
@@ -147,7 +149,7 @@ function OpenDock({ controls, live }: { controls: readonly ControlView[]; live: 
       <DockPart title="Dials and buttons">
         <div className="flex gap-3">
           {controls
-            .filter((c) => c.kind === 'dial')
+            .filter((c) => TRAVELLING.includes(c.kind))
             .map((control) => (
               <DialTile key={control.id} control={control} />
             ))}

@@ -2,12 +2,12 @@ import clsx from 'clsx';
 import type { ControlView } from '../api/types';
 import { useBench, useBenchState } from './BenchProvider';
 
-/** A push button: on while it is held, with the pointer or with the space bar. */
+/** A push button: on while it is held, with the pointer or with the space bar; a latching one changes with every push. */
 export function HoldButton({ control }: { control: ControlView }) {
   const { move } = useBench();
   const held = useBenchState((s) => s.message?.snapshot.settings[control.id] === 1);
-  const press = () => move(control.id, 1);
-  const release = () => move(control.id, 0);
+  const press = () => move(control.id, control.latching && held ? 0 : 1);
+  const release = () => !control.latching && move(control.id, 0);
   return (
     <button
       type="button"

@@ -8,6 +8,7 @@ import { Button } from '../ui/Button';
 import { Notice } from '../ui/Notice';
 import { CraftRow } from './CraftRow';
 import { LoadFile } from './LoadFile';
+import { NewCraft } from './NewCraft';
 
 /** All craft, each with what is wrong with its setup. */
 export function Hangar() {
@@ -32,7 +33,10 @@ export function Hangar() {
               </p>
             )}
           </div>
-          <LoadFile />
+          <div className="flex flex-wrap items-start gap-2">
+            <LoadFile />
+            <NewCraft />
+          </div>
         </div>
         {setups.isPending && (
           <p className="py-6" role="status">
@@ -52,8 +56,9 @@ export function Hangar() {
           <div className="max-w-[60ch] py-8">
             <h2 className="text-xl font-bold">No craft yet</h2>
             <p className="mt-1">
-              Load a setup file that you or somebody else has downloaded from Zephyros. To look around first, start with{' '}
-              <code className="font-mono">make demo</code>: it brings the three craft of the Skerry Light crew.
+              Start a new craft, or load a setup file that you or somebody else has downloaded from Zephyros. To look
+              around first, start with <code className="font-mono">make demo</code>: it brings the three craft of the
+              Skerry Light crew.
             </p>
           </div>
         )}

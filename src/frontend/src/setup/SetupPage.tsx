@@ -15,6 +15,7 @@ import { CommandPalette } from '../shell/CommandPalette';
 import { Header } from '../shell/Header';
 import { ShortcutSheet } from '../shell/ShortcutSheet';
 import { BoardStation } from '../stations/board/BoardStation';
+import { HandsStation } from '../stations/hands/HandsStation';
 import { ModelStation } from '../stations/model/ModelStation';
 import { PassingStation } from '../stations/passing/PassingStation';
 import { Notice } from '../ui/Notice';
@@ -137,7 +138,9 @@ function Workbench({ document, view, findings, station }: Props) {
 }
 
 function OpenStation({ station, document, view, changes }: Omit<Props, 'findings'> & { changes: Changes }) {
-  if (station === 'model') return <ModelStation setup={document.setup} view={view} changes={changes} />;
+  if (station === 'hands') return <HandsStation setup={document.setup} view={view} changes={changes} />;
+  if (station === 'model')
+    return <ModelStation id={document.id} setup={document.setup} view={view} changes={changes} />;
   if (station === 'board') return <BoardStation setup={document.setup} view={view} changes={changes} />;
   return <PassingStation station={station} />;
 }

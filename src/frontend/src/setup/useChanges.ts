@@ -16,6 +16,10 @@ export interface Changes {
   fix: (finding: string, fix: string) => Promise<void>;
   justify: (finding: string, note: string) => Promise<void>;
   sendOrder: (order: string) => Promise<void>;
+  /** Builds a ready-made chain into the model. */
+  build: (chain: string, wanted: Record<string, string>) => Promise<void>;
+  /** Fills the chains from a table flight state x channel. */
+  putStateTable: (table: Record<string, Record<string, number>>) => Promise<void>;
   undo: () => Promise<void>;
   redo: () => Promise<void>;
 }
@@ -77,6 +81,14 @@ export function useChanges(id: string): Changes {
         );
         return answer(api.POST('/api/setups/{id}/edits', { ...at(revision), body: proposal }));
       }),
+    build: (chain, wanted) =>
+      run((revision) =>
+        answer(
+          api.POST('/api/setups/{id}/ready-made/{chain}', { ...at(revision, { chain }), body: { arguments: wanted } }),
+        ),
+      ),
+    putStateTable: (table) =>
+      run((revision) => answer(api.PUT('/api/setups/{id}/state-table', { ...at(revision), body: { table } }))),
     undo: () => run((revision) => answer(api.POST('/api/setups/{id}/undo', at(revision)))),
     redo: () => run((revision) => answer(api.POST('/api/setups/{id}/redo', at(revision)))),
   };

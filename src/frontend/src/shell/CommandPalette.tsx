@@ -37,7 +37,7 @@ export function CommandPalette({ open, onOpenChange, document, view, findings, c
     Channels: channels.map((c) => ({
       words: `Channel ${c.number}${c.number > 4 ? ` (AUX ${c.number - 4})` : ''}: ${c.label}`,
       run: () => {
-        pin(c.take.control);
+        if (c.take.kind === 'control') pin(c.take.control);
         go('model');
       },
     })),

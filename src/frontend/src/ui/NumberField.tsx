@@ -7,11 +7,13 @@ interface Props {
   min: number;
   max: number;
   step?: number;
+  /** True when the label is for screen readers only. */
+  quiet?: boolean;
   onCommit: (value: number) => void;
 }
 
 /** A number with its unit. It is saved when the field is left or Enter is pressed; Escape takes the typing back. */
-export function NumberField({ label, unit, value, min, max, step = 1, onCommit }: Props) {
+export function NumberField({ label, unit, value, min, max, step = 1, quiet = false, onCommit }: Props) {
   const [draft, setDraft] = useState<string | null>(null);
   const commit = () => {
     const number = Number(draft);
@@ -20,7 +22,7 @@ export function NumberField({ label, unit, value, min, max, step = 1, onCommit }
   };
   return (
     <label className="flex flex-col gap-0.5 text-sm text-soft">
-      {label}
+      <span className={quiet ? 'sr-only' : ''}>{label}</span>
       <span className="flex items-center gap-1">
         <input
           className="h-8 w-22 rounded border border-line bg-sheet px-2 text-right font-mono text-base font-semibold text-ink"

@@ -1,7 +1,9 @@
-interface Option {
+export interface Option {
   value: string;
   label: string;
   disabled?: boolean;
+  /** The heading under which it is listed. */
+  group?: string;
 }
 
 interface Props {
@@ -15,6 +17,7 @@ interface Props {
 
 /** A choice of one out of a list. */
 export function SelectField({ label, value, options, onChange, quiet = false }: Props) {
+  const groups = [...new Set(options.map((o) => o.group))];
   return (
     <label className="flex flex-col gap-0.5 text-sm text-soft">
       <span className={quiet ? 'sr-only' : ''}>{label}</span>
@@ -23,12 +26,24 @@ export function SelectField({ label, value, options, onChange, quiet = false }: 
         value={value}
         onChange={(event) => onChange(event.target.value)}
       >
-        {options.map((option) => (
-          <option key={option.value} value={option.value} disabled={option.disabled}>
-            {option.label}
-          </option>
-        ))}
+        {groups.map((group) =>
+          group === undefined ? (
+            <Choices key="" options={options.filter((o) => o.group === undefined)} />
+          ) : (
+            <optgroup key={group} label={group}>
+              <Choices options={options.filter((o) => o.group === group)} />
+            </optgroup>
+          ),
+        )}
       </select>
     </label>
   );
+}
+
+function Choices({ options }: { options: readonly Option[] }) {
+  return options.map((option) => (
+    <option key={option.value} value={option.value} disabled={option.disabled}>
+      {option.label}
+    </option>
+  ));
 }

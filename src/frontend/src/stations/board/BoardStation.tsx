@@ -6,7 +6,7 @@ import type { Changes } from '../../setup/useChanges';
 import { NumberField } from '../../ui/NumberField';
 import { SelectField } from '../../ui/SelectField';
 import { StationHead } from '../StationHead';
-import { TravelBar } from '../model/TravelBar';
+import { TravelBar } from '../../ui/TravelBar';
 import { PositionTable } from './PositionTable';
 
 interface Props {

@@ -1,9 +1,9 @@
 import { Popover } from 'radix-ui';
-import type { Channel, Setup } from '../../api/types';
-import { makeEdit } from '../../api/edits';
-import type { Changes } from '../../setup/useChanges';
-import { signed } from '../../bench/Stick';
-import { NumberField } from '../../ui/NumberField';
+import type { Channel, Setup } from '../../../api/types';
+import { makeEdit } from '../../../api/edits';
+import type { Changes } from '../../../setup/useChanges';
+import { signed } from '../../../bench/Stick';
+import { NumberField } from '../../../ui/NumberField';
 
 interface Props {
   id: string;

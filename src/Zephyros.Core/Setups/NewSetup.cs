@@ -1,0 +1,68 @@
+using System.Collections.Immutable;
+using Zephyros.Core.Air;
+using Zephyros.Core.Board;
+using Zephyros.Core.Hands;
+using Zephyros.Core.Model;
+using Zephyros.Core.Units;
+using Zephyros.Core.Wire;
+
+namespace Zephyros.Core.Setups;
+
+/// <summary>An empty memory to start from: the four sticks are sent and read in the same order, and nothing arms.</summary>
+public static class NewSetup
+{
+    /// <summary>A setup for a craft on a transmitter.</summary>
+    /// <param name="name">The craft's name, 1 to 40 characters; whether it does is for the validator to say.</param>
+    /// <param name="transmitter">The transmitter with a stick for each axis.</param>
+    public static Setup For(string name, Transmitter transmitter)
+    {
+        var order = StickOrder.Parse("AETR");
+        var channels = StickAxes.All.ToImmutableDictionary(
+            axis => axis.Word(),
+            axis => new Channel
+            {
+                Number = order.ChannelOf(axis),
+                Label = transmitter.Controls[transmitter.StickOf(axis)!].Label,
+                Take = new ControlSource { Control = transmitter.StickOf(axis)! },
+            },
+            StringComparer.Ordinal
+        );
+        return new Setup
+        {
+            Format = Setup.FormatName,
+            Version = Setup.CurrentVersion,
+            Craft = new Craft
+            {
+                Name = name,
+                Summary = "",
+                Cells = 4,
+            },
+            Transmitter = transmitter,
+            Model = new TransmitterModel { Name = Stored(name), Channels = channels },
+            Air = new LinkSettings { Channels = transmitter.Channels, PacketRate = new Hertz(100) },
+            Wire = new WireSettings { Format = WireFormat.Packed16, FramePeriod = new Milliseconds(7) },
+            Board = new FlightBoard
+            {
+                Ports = ImmutableDictionary.CreateRange(
+                    StringComparer.Ordinal,
+                    Enumerable
+                        .Range(1, 4)
+                        .Select(n => KeyValuePair.Create($"port-{n}", new SerialPort { Label = $"Port {n}" }))
+                ),
+                ReceiverPort = "port-1",
+                Map = order,
+                ThrottleLow = new Microseconds(transmitter.Scale.ToMicroseconds(Percent.Low).Value + 20),
+                SignalTimeout = new Milliseconds(200),
+                MaximumRate = new DegreesPerSecond(500),
+                Functions = ImmutableDictionary<string, BoardFunction>.Empty,
+            },
+        };
+    }
+
+    // Transmitters store names in capitals and few letters.
+    private static string Stored(string name)
+    {
+        var stored = name.ToUpperInvariant().Trim();
+        return stored.Length <= 15 ? stored : stored[..15];
+    }
+}

@@ -1,0 +1,22 @@
+import type { Setup, SetupView } from '../../../api/types';
+import type { Changes } from '../../../setup/useChanges';
+import { ConditionTable } from './ConditionTable';
+import { OverrideTable } from './OverrideTable';
+import { SensorTable } from './SensorTable';
+
+interface Props {
+  setup: Setup;
+  view: SetupView;
+  changes: Changes;
+}
+
+/** The logic inside the transmitter: conditions, what they force, and the telemetry that they ask for. */
+export function LogicPart(props: Props) {
+  return (
+    <div className="flex flex-col gap-6">
+      <ConditionTable {...props} />
+      <OverrideTable setup={props.setup} changes={props.changes} />
+      <SensorTable {...props} />
+    </div>
+  );
+}

@@ -1,0 +1,126 @@
+import clsx from 'clsx';
+import { Plus, Trash2 } from 'lucide-react';
+import { freeId, makeEdit } from '../../../api/edits';
+import type { Setup } from '../../../api/types';
+import { useBenchState } from '../../../bench/BenchProvider';
+import type { Changes } from '../../../setup/useChanges';
+import { Button } from '../../../ui/Button';
+import { Lamp } from '../../../ui/Lamp';
+import { NumberField } from '../../../ui/NumberField';
+import { SelectField } from '../../../ui/SelectField';
+import { TextField } from '../../../ui/TextField';
+
+interface Props {
+  setup: Setup;
+  changes: Changes;
+}
+
+/** What is forced to a value, when, and whether it is enabled. */
+export function OverrideTable({ setup, changes }: Props) {
+  const forced = useBenchState((s) => Object.values(s.message?.snapshot.forced ?? {}));
+  const { channels, conditions = {}, overrides = {} } = setup.model;
+  const put = (title: string, id: string, member: string, value: unknown) =>
+    void changes.edit(makeEdit(title, setup, [{ path: ['model', 'overrides', id, member], value }]));
+  const sorted = Object.entries(overrides).sort(([, a], [, b]) => (a.order ?? 0) - (b.order ?? 0));
+  const firstCondition = Object.keys(conditions)[0];
+  const firstChannel = Object.keys(channels)[0];
+  const add = () => {
+    const id = freeId('override', overrides);
+    const value = {
+      label: 'New override',
+      channel: firstChannel,
+      when: firstCondition,
+      value: -100,
+      order: 10 + Math.max(0, ...Object.values(overrides).map((o) => o.order ?? 0)),
+      enabled: false,
+    };
+    void changes.edit(makeEdit('Add an override', setup, [{ path: ['model', 'overrides', id], value }]));
+  };
+  return (
+    <section aria-labelledby="overrides">
+      <h2 id="overrides" className="text-lg font-bold">
+        Overrides
+      </h2>
+      <p className="max-w-[70ch] text-soft">
+        While its condition holds, an override sends its value instead of the chain&apos;s,{' '}
+        {setup.transmitter.forcedPastEnds === false ? 'held within the ends.' : 'past the low and high ends.'} One that
+        is not enabled does nothing. On one channel the upper one wins.
+      </p>
+      <ul>
+        {sorted.map(([id, made]) => (
+          <li key={id} className="flex flex-wrap items-end gap-x-3 gap-y-2 border-b border-hair py-2">
+            <span className="flex h-8 items-center">
+              <Lamp on={forced.includes(id)} words={['forces now', 'does not force now']} />
+            </span>
+            <TextField
+              label="What for"
+              value={made.label}
+              maxLength={40}
+              width={18}
+              onCommit={(v) => put(`Override ${v}`, id, 'label', v)}
+            />
+            <SelectField
+              label="Forces"
+              value={made.channel}
+              options={Object.entries(channels)
+                .sort(([, a], [, b]) => a.number - b.number)
+                .map(([key, c]) => ({ value: key, label: `${c.number} ${c.label}` }))}
+              onChange={(v) => put(`${made.label} forces another channel`, id, 'channel', v)}
+            />
+            <NumberField
+              label="to"
+              unit="%"
+              value={made.value}
+              min={-150}
+              max={150}
+              step={0.1}
+              onCommit={(v) => put(`${made.label}: ${v} %`, id, 'value', v)}
+            />
+            <SelectField
+              label="while"
+              value={made.when}
+              options={Object.entries(conditions).map(([key, c]) => ({ value: key, label: `“${c.label}” holds` }))}
+              onChange={(v) => put(`${made.label} waits for another condition`, id, 'when', v)}
+            />
+            <label
+              className={clsx(
+                'flex h-8 items-center gap-2 rounded-sm px-2 text-sm font-semibold',
+                made.enabled === false && 'bg-rust-wash text-rust',
+              )}
+            >
+              <input
+                type="checkbox"
+                className="size-5 accent-sea"
+                checked={made.enabled !== false}
+                onChange={(event) =>
+                  put(
+                    `${made.label} ${event.target.checked ? 'enabled' : 'not enabled'}`,
+                    id,
+                    'enabled',
+                    event.target.checked,
+                  )
+                }
+              />
+              {made.enabled === false ? 'not enabled' : 'enabled'}
+            </label>
+            <Button
+              look="bare"
+              aria-label={`Remove ${made.label}`}
+              onClick={() =>
+                void changes.edit(
+                  makeEdit(`Remove ${made.label}`, setup, [{ path: ['model', 'overrides', id], value: undefined }]),
+                )
+              }
+            >
+              <Trash2 size={15} aria-hidden />
+            </Button>
+          </li>
+        ))}
+      </ul>
+      <Button className="mt-2" onClick={add} disabled={!firstCondition || !firstChannel}>
+        <Plus size={15} aria-hidden /> Override
+      </Button>
+      {!firstCondition && <span className="ml-2 text-sm text-soft">An override needs a condition first.</span>}
+    </section>
+  );
+}

@@ -1,0 +1,142 @@
+import { Plus, Trash2 } from 'lucide-react';
+import { freeId, makeEdit } from '../../../api/edits';
+import type { Setup, SetupView } from '../../../api/types';
+import { useBench, useBenchState } from '../../../bench/BenchProvider';
+import type { Changes } from '../../../setup/useChanges';
+import { Button } from '../../../ui/Button';
+import { NumberField } from '../../../ui/NumberField';
+import { TextField } from '../../../ui/TextField';
+
+interface Props {
+  setup: Setup;
+  view: SetupView;
+  changes: Changes;
+}
+
+/** The telemetry that conditions can ask for, each with a reading that can be moved on the bench. */
+export function SensorTable({ setup, view, changes }: Props) {
+  const { link } = useBench();
+  const readings = useBenchState((s) => s.message?.snapshot.readings ?? {});
+  const arrives = useBenchState((s) => (s.message?.snapshot.link ?? true) && (s.message?.snapshot.power ?? true));
+  const sensors = Object.entries(setup.model.sensors ?? {}).sort(([, a], [, b]) => a.label.localeCompare(b.label));
+  const put = (title: string, id: string, member: string, value: unknown) =>
+    void changes.edit(makeEdit(title, setup, [{ path: ['model', 'sensors', id, member], value }]));
+  return (
+    <section aria-labelledby="telemetry">
+      <h2 id="telemetry" className="text-lg font-bold">
+        Telemetry and trims
+      </h2>
+      <p className="text-soft">
+        {arrives
+          ? 'Move a reading to see what the conditions make of it.'
+          : 'Telemetry is lost: link or battery is off.'}
+      </p>
+      <ul>
+        {sensors.map(([id, sensor]) => {
+          const reading = readings[id] ?? sensor.bench;
+          return (
+            <li key={id} className="flex flex-wrap items-end gap-x-3 gap-y-2 border-b border-hair py-2">
+              <TextField
+                label="Sensor"
+                value={sensor.label}
+                maxLength={40}
+                onCommit={(v) => put(`Sensor ${v}`, id, 'label', v)}
+              />
+              <TextField
+                label="Unit"
+                value={sensor.unit ?? ''}
+                maxLength={8}
+                width={4}
+                onCommit={(v) => put(`${sensor.label} in ${v}`, id, 'unit', v)}
+              />
+              <NumberField
+                label="means"
+                unit="to"
+                value={sensor.lowest}
+                min={-1e6}
+                max={1e6}
+                step={0.1}
+                onCommit={(v) => put(`${sensor.label} from ${v}`, id, 'lowest', v)}
+              />
+              <NumberField
+                quiet
+                label={`Highest ${sensor.label}`}
+                unit={sensor.unit ?? ''}
+                value={sensor.highest}
+                min={-1e6}
+                max={1e6}
+                step={0.1}
+                onCommit={(v) => put(`${sensor.label} up to ${v}`, id, 'highest', v)}
+              />
+              <label className="flex flex-col gap-0.5 text-sm text-soft">
+                on the bench now
+                <span className="flex h-8 items-center gap-2">
+                  <input
+                    type="range"
+                    className="w-36 accent-sea"
+                    aria-label={`${sensor.label} on the bench`}
+                    min={sensor.lowest}
+                    max={sensor.highest}
+                    step={(sensor.highest - sensor.lowest) / 200}
+                    value={reading}
+                    onChange={(event) => link.report(id, Number(event.target.value))}
+                  />
+                  <b className="w-20 font-mono text-ink">
+                    {Math.round(reading * 10) / 10} {sensor.unit}
+                  </b>
+                </span>
+              </label>
+              <Button
+                look="bare"
+                aria-label={`Remove ${sensor.label}`}
+                onClick={() =>
+                  void changes.edit(
+                    makeEdit(`Remove ${sensor.label}`, setup, [{ path: ['model', 'sensors', id], value: undefined }]),
+                  )
+                }
+              >
+                <Trash2 size={15} aria-hidden />
+              </Button>
+            </li>
+          );
+        })}
+      </ul>
+      <div className="mt-2 flex flex-wrap items-end gap-4">
+        <Button
+          onClick={() =>
+            void changes.edit(
+              makeEdit('Add a sensor', setup, [
+                {
+                  path: ['model', 'sensors', freeId('sensor', setup.model.sensors ?? {})],
+                  value: { label: 'New sensor', unit: '', lowest: 0, highest: 100, bench: 50 },
+                },
+              ]),
+            )
+          }
+        >
+          <Plus size={15} aria-hidden /> Sensor
+        </Button>
+        {view.controls
+          .filter((c) => c.kind === 'stick')
+          .map((stick) => (
+            <NumberField
+              key={stick.id}
+              label={`Trim of ${stick.name}`}
+              unit="%"
+              value={setup.model.trims?.[stick.id] ?? 0}
+              min={-100}
+              max={100}
+              step={0.5}
+              onCommit={(v) =>
+                void changes.edit(
+                  makeEdit(`Trim of ${stick.name} at ${v} %`, setup, [
+                    { path: ['model', 'trims', stick.id], value: v === 0 ? undefined : v },
+                  ]),
+                )
+              }
+            />
+          ))}
+      </div>
+    </section>
+  );
+}

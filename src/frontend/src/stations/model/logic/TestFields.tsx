@@ -1,0 +1,263 @@
+import { Plus, Trash2 } from 'lucide-react';
+import type { ControlView, Setup, Test } from '../../../api/types';
+import { Button } from '../../../ui/Button';
+import { NumberField } from '../../../ui/NumberField';
+import { SelectField } from '../../../ui/SelectField';
+import { SourcePicker } from '../chains/SourcePicker';
+import { newTest, TEST_KINDS } from './newTests';
+
+interface Props {
+  setup: Setup;
+  controls: readonly ControlView[];
+  test: Test;
+  onChange: (test: Test) => void;
+  onRemove?: () => void;
+}
+
+/** A test as a sentence of fields; its parts stand below it, indented. */
+export function TestFields({ setup, controls, test, onChange, onRemove }: Props) {
+  const groups = groupsOf(test);
+  return (
+    <div className="flex flex-col gap-2">
+      <div className="flex flex-wrap items-end gap-2">
+        <SelectField
+          quiet
+          label="What is asked"
+          value={test.kind ?? ''}
+          options={TEST_KINDS.filter((k) => k.kind === test.kind || newTest(k.kind, setup)).map((k) => ({
+            value: k.kind,
+            label: k.name,
+            group: k.group,
+          }))}
+          onChange={(kind) => {
+            const made = newTest(kind as NonNullable<Test['kind']>, setup);
+            // Parts that both kinds have are kept.
+            if (made) onChange('of' in made && 'of' in test ? { ...made, of: test.of } : made);
+          }}
+        />
+        <Figures setup={setup} controls={controls} test={test} onChange={onChange} />
+        {onRemove && (
+          <Button look="bare" aria-label="Remove this part" onClick={onRemove}>
+            <Trash2 size={15} aria-hidden />
+          </Button>
+        )}
+      </div>
+      {groups.map(({ member, heading, parts }) => (
+        <fieldset key={member} className="ml-2 flex flex-col gap-2 border-l-4 border-line pl-3">
+          <legend className="sr-only">{heading}</legend>
+          {heading && <p className="text-sm font-semibold text-soft">{heading}</p>}
+          {parts.map((part, i) => (
+            <TestFields
+              key={i}
+              setup={setup}
+              controls={controls}
+              test={part}
+              onChange={(changed) => onChange({ ...test, [member]: parts.map((p, j) => (j === i ? changed : p)) })}
+              onRemove={
+                parts.length > 1 ? () => onChange({ ...test, [member]: parts.filter((_, j) => j !== i) }) : undefined
+              }
+            />
+          ))}
+          <Button
+            look="bare"
+            className="self-start"
+            onClick={() =>
+              onChange({
+                ...test,
+                [member]: [...parts, newTest('position', setup) ?? { kind: 'telemetry-lost' }],
+              })
+            }
+          >
+            <Plus size={15} aria-hidden /> Part
+          </Button>
+        </fieldset>
+      ))}
+    </div>
+  );
+}
+
+function groupsOf(test: Test): { member: string; heading: string; parts: Test[] }[] {
+  switch (test.kind) {
+    case 'latch':
+      return [
+        { member: 'set', heading: 'Set when all of these hold', parts: test.set },
+        { member: 'clear', heading: 'Cleared when any of these holds; this wins', parts: test.clear },
+      ];
+    case 'all':
+    case 'any':
+    case 'not':
+    case 'delay':
+      return [{ member: 'of', heading: '', parts: test.of }];
+    default:
+      return [];
+  }
+}
+
+type FieldProps = Omit<Props, 'onRemove'>;
+
+function Figures({ setup, controls, test, onChange }: FieldProps) {
+  const { model } = setup;
+  const side = (relation: string) => (
+    <SelectField
+      quiet
+      label="Below or above"
+      value={relation}
+      options={[
+        { value: 'below', label: 'is below' },
+        { value: 'above', label: 'is above' },
+      ]}
+      onChange={(value) => onChange({ ...test, relation: value } as Test)}
+    />
+  );
+  const seconds = (label: string, member: string, value: number | null | undefined) => (
+    <NumberField
+      label={label}
+      unit="s"
+      value={(value ?? 0) / 1000}
+      min={0}
+      max={600}
+      step={0.1}
+      onCommit={(v) => onChange({ ...test, [member]: v * 1000 })}
+    />
+  );
+  switch (test.kind) {
+    case 'position':
+      return <PositionFields setup={setup} controls={controls} test={test} onChange={onChange} />;
+    case 'compare':
+      return (
+        <>
+          <SourcePicker
+            quiet
+            label="What is compared"
+            setup={setup}
+            value={test.value}
+            onChange={(value) => onChange({ ...test, value })}
+          />
+          {side(test.relation)}
+          <NumberField
+            quiet
+            label="Limit"
+            unit="%"
+            value={test.limit}
+            min={-1000}
+            max={1000}
+            step={0.1}
+            onCommit={(limit) => onChange({ ...test, limit })}
+          />
+        </>
+      );
+    case 'sensor':
+      return (
+        <>
+          <SelectField
+            quiet
+            label="Sensor"
+            value={test.sensor}
+            options={Object.entries(model.sensors ?? {}).map(([id, s]) => ({ value: id, label: s.label }))}
+            onChange={(sensor) => onChange({ ...test, sensor })}
+          />
+          {side(test.relation)}
+          <NumberField
+            quiet
+            label="Limit"
+            unit={model.sensors?.[test.sensor]?.unit ?? ''}
+            value={test.limit}
+            min={-1e6}
+            max={1e6}
+            step={0.1}
+            onCommit={(limit) => onChange({ ...test, limit })}
+          />
+        </>
+      );
+    case 'holds':
+      return (
+        <SelectField
+          quiet
+          label="Condition"
+          value={test.condition}
+          options={Object.entries(model.conditions ?? {}).map(([id, c]) => ({ value: id, label: c.label }))}
+          onChange={(condition) => onChange({ ...test, condition })}
+        />
+      );
+    case 'state':
+      return (
+        <SelectField
+          quiet
+          label="Flight state"
+          value={test.state}
+          options={Object.entries(model.states ?? {}).map(([id, s]) => ({ value: id, label: s.label }))}
+          onChange={(state) => onChange({ ...test, state })}
+        />
+      );
+    case 'delay':
+      return (
+        <>
+          {seconds('holds after', 'onAfter', test.onAfter)}
+          {seconds('ends after', 'offAfter', test.offAfter)}
+        </>
+      );
+    case 'press':
+      return (
+        <>
+          <SelectField
+            quiet
+            label="Button"
+            value={test.control}
+            options={controls.filter((c) => c.kind === 'button').map((c) => ({ value: c.id, label: c.name }))}
+            onChange={(control) => onChange({ ...test, control })}
+          />
+          {seconds('at least', 'atLeast', test.atLeast)}
+          <label className="flex h-8 items-center gap-2 text-sm">
+            <input
+              type="checkbox"
+              className="size-5 accent-sea"
+              checked={test.before !== null && test.before !== undefined}
+              onChange={(event) =>
+                onChange({ ...test, before: event.target.checked ? (test.atLeast ?? 0) + 1000 : null })
+              }
+            />
+            let go in time
+          </label>
+          {test.before !== null && test.before !== undefined && seconds('before', 'before', test.before)}
+        </>
+      );
+    default:
+      return null;
+  }
+}
+
+function PositionFields({ controls, test, onChange }: FieldProps & { test: Extract<Test, { positions: number[] }> }) {
+  const control = controls.find((c) => c.id === test.control);
+  return (
+    <>
+      <SelectField
+        quiet
+        label="Control"
+        value={test.control}
+        options={controls.filter((c) => c.positions.length > 0).map((c) => ({ value: c.id, label: c.name }))}
+        onChange={(id) => {
+          const far = controls.find((c) => c.id === id)?.positions.at(-1)?.setting ?? 1;
+          onChange({ ...test, control: id, positions: [far] });
+        }}
+      />
+      <span className="flex h-8 items-center gap-3 text-sm">
+        {control?.positions.map((position) => (
+          <label key={position.setting} className="flex items-center gap-1.5">
+            <input
+              type="checkbox"
+              className="size-5 accent-sea"
+              checked={test.positions.includes(position.setting)}
+              onChange={(event) => {
+                const positions = event.target.checked
+                  ? [...test.positions, position.setting]
+                  : test.positions.filter((p) => p !== position.setting);
+                if (positions.length > 0) onChange({ ...test, positions: positions.sort((a, b) => a - b) });
+              }}
+            />
+            {position.name}
+          </label>
+        ))}
+      </span>
+    </>
+  );
+}

@@ -1,0 +1,42 @@
+import { useState } from 'react';
+
+interface Props {
+  label: string;
+  value: string;
+  maxLength: number;
+  /** How wide the field is, in characters. */
+  width?: number;
+  quiet?: boolean;
+  placeholder?: string;
+  onCommit: (value: string) => void;
+}
+
+/** A line of text. It is saved when the field is left or Enter is pressed; Escape takes the typing back. */
+export function TextField({ label, value, maxLength, width = 16, quiet = false, placeholder, onCommit }: Props) {
+  const [draft, setDraft] = useState<string | null>(null);
+  const commit = () => {
+    if (draft !== null && draft !== value) onCommit(draft);
+    setDraft(null);
+  };
+  return (
+    <label className="flex flex-col gap-0.5 text-sm text-soft">
+      <span className={quiet ? 'sr-only' : ''}>{label}</span>
+      <input
+        className="h-8 max-w-full rounded border border-line bg-sheet px-2 text-sm font-semibold text-ink hover:border-ink"
+        style={{ width: `${width + 2}ch` }}
+        maxLength={maxLength}
+        placeholder={placeholder}
+        value={draft ?? value}
+        onChange={(event) => setDraft(event.target.value)}
+        onBlur={commit}
+        onKeyDown={(event) => {
+          if (event.key === 'Enter') commit();
+          if (event.key === 'Escape' && draft !== null) {
+            event.stopPropagation();
+            setDraft(null);
+          }
+        }}
+      />
+    </label>
+  );
+}
