@@ -21,9 +21,30 @@ const arm = async (page) => {
   await page.getByTestId('board-title').getByText('Armed').waitFor();
 };
 
+const limited = async (page) => {
+  // The bench is shared by all pictures; a stick that stands there already would not move.
+  await page.getByLabel('Throttle', { exact: true }).fill('-100');
+  await page.getByRole('button', { name: 'Right front, outer far' }).first().click();
+  await page.getByLabel('Throttle', { exact: true }).fill('40');
+  await page.getByTestId('at-hands').getByText('+40').waitFor();
+};
+const straighten = async (page) => {
+  await page.getByRole('button', { name: 'Straighten a multi-position switch' }).click();
+  await page.getByText('Worked out').waitFor();
+};
+const editCondition = (page) => page.getByRole('button', { name: 'Edit Home asked' }).click();
+const editCurve = (page) => page.getByRole('button', { name: /^Curve of|^curve of/ }).click();
+
 const VIEWS = [
   { name: 'hangar', path: '/', main: true },
   { name: 'setup-fault', path: '/craft/sandpiper/model', prepare: pushThrottle, main: true, themes: ['light', 'dark'] },
+  { name: 'hands', path: '/craft/sandpiper/hands', main: true },
+  { name: 'channels', path: '/craft/sandpiper/model', prepare: limited, main: true },
+  { name: 'logic', path: '/craft/wren/model?part=logic', main: true },
+  { name: 'states', path: '/craft/wren/model?part=states' },
+  { name: 'ready-made', path: '/craft/sandpiper/model?part=ready-made', prepare: straighten, main: true },
+  { name: 'condition', path: '/craft/sandpiper/model?part=logic', prepare: editCondition },
+  { name: 'step', path: '/craft/sandpiper/model', prepare: editCurve },
   { name: 'board', path: '/craft/gannet/board', main: true },
   { name: 'wire', path: '/craft/sandpiper/wire', prepare: pushThrottle },
   {

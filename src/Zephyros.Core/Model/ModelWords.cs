@@ -32,12 +32,18 @@ public sealed class ModelWords(Transmitter transmitter, TransmitterModel model)
         return Of(operand.Take) + scale + shift;
     }
 
-    /// <summary>A step: "multiply by Left dial × 25 % +75 %", with its condition where it has one.</summary>
+    /// <summary>A step with its condition where it has one: "multiply by Left dial × 25 % +75 %, while Limiter on".</summary>
     public string Of(ChainStep step)
     {
-        var own = step switch
+        var off = step.Off ? " (off)" : "";
+        return step.When is { } when ? $"{Action(step)}, while {Condition(when)}{off}" : Action(step) + off;
+    }
+
+    /// <summary>What a step does, without its condition: "multiply by Left dial × 25 % +75 %".</summary>
+    public string Action(ChainStep step) =>
+        step switch
         {
-            ScaleStep s => $"× {Figures.Plain(s.Scale.Value)} %{(s.Shift.Value == 0 ? "" : $" {s.Shift}")}",
+            ScaleStep s => Scaled(s),
             CurveStep s => $"curve of {s.Points.Length} points, {(s.Smooth ? "rounded" : "straight")}",
             AddStep s => $"add {Of(s.With)}",
             MultiplyStep s => $"multiply by {Of(s.With)}",
@@ -47,9 +53,6 @@ public sealed class ModelWords(Transmitter transmitter, TransmitterModel model)
             StateStep s => $"value of the flight state ({s.Values.Count} given)",
             _ => "",
         };
-        var off = step.Off ? " (off)" : "";
-        return step.When is { } when ? $"{own}, while {Condition(when)}{off}" : own + off;
-    }
 
     /// <summary>A test as one plain sentence without its full stop: "Left shoulder is far and throttle is below -98 %".</summary>
     public string Of(Test test) => Sentence(test, inside: false);
@@ -59,6 +62,14 @@ public sealed class ModelWords(Transmitter transmitter, TransmitterModel model)
 
     /// <summary>The name of a control.</summary>
     public string Control(string id) => transmitter.Controls.TryGetValue(id, out var own) ? own.Name : id;
+
+    private static string Scaled(ScaleStep step)
+    {
+        if (step.Scale == Percent.High)
+            return step.Shift.Value == 0 ? "× 100 %" : $"shift by {step.Shift}";
+        var shift = step.Shift.Value == 0 ? "" : $", shift by {step.Shift}";
+        return $"× {Figures.Plain(step.Scale.Value)} %{shift}";
+    }
 
     private string Sentence(Test test, bool inside)
     {

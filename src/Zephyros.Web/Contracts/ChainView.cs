@@ -5,7 +5,7 @@ namespace Zephyros.Web.Contracts;
 
 /// <summary>The chain of a channel in words, and its curves as they are drawn.</summary>
 /// <param name="Take">The source.</param>
-/// <param name="Steps">Each step in words, by its id.</param>
+/// <param name="Steps">What each step does in words, by its id.</param>
 /// <param name="Curves">The height of each curve at -100, -95 ... +100 %, by the step's id.</param>
 public sealed record ChainView(
     string Take,
@@ -22,7 +22,7 @@ public sealed record ChainView(
     private static ChainView Of(Channel channel, ModelWords words) =>
         new(
             words.Of(channel.Take),
-            channel.Steps.ToDictionary(s => s.Key, s => words.Of(s.Value), StringComparer.Ordinal),
+            channel.Steps.ToDictionary(s => s.Key, s => words.Action(s.Value), StringComparer.Ordinal),
             channel
                 .Steps.Where(s => s.Value is CurveStep)
                 .ToDictionary(s => s.Key, s => Drawn((CurveStep)s.Value), StringComparer.Ordinal)

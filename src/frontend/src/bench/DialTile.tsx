@@ -8,7 +8,7 @@ export function DialTile({ control }: { control: ControlView }) {
   const { move } = useBench();
   const setting = useBenchState((s) => s.message?.snapshot.settings[control.id] ?? control.start);
   return (
-    <div className="flex min-w-0 flex-col items-center">
+    <div className="flex w-13 min-w-0 flex-col items-center">
       <Slider.Root
         className="relative flex h-[5.4rem] w-8 touch-none justify-center"
         orientation="vertical"

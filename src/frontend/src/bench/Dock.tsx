@@ -1,6 +1,6 @@
 import { BatteryMedium, ChevronDown, ChevronUp, Radio } from 'lucide-react';
 import clsx from 'clsx';
-import { useState, type KeyboardEvent } from 'react';
+import { useState, type CSSProperties, type KeyboardEvent } from 'react';
 import type { ControlView } from '../api/types';
 import { Key } from '../ui/Key';
 import { BoardSays, tone } from './BoardSays';
@@ -111,6 +111,9 @@ function FoldedDock() {
   );
 }
 
+/** More switches than these go into a second row. */
+const SWITCHES_IN_A_ROW = 10;
+
 const TRAVELLING: ControlView['kind'][] = ['dial', 'slider', 'input'];
 
 function OpenDock({ controls, live }: { controls: readonly ControlView[]; live: boolean }) {
@@ -126,7 +129,7 @@ function OpenDock({ controls, live }: { controls: readonly ControlView[]; live: 
     <fieldset
       disabled={!live}
       className={clsx(
-        'grid max-h-[70vh] grid-cols-[auto_minmax(26rem,1fr)_auto_auto_17rem] divide-deep-line overflow-y-auto max-xl:grid-cols-[auto_1fr_17rem] max-md:grid-cols-1 md:divide-x',
+        'grid max-h-[70vh] grid-cols-[auto_minmax(26rem,1fr)_auto_auto_16rem] divide-deep-line overflow-y-auto max-xl:grid-cols-[auto_1fr_16rem] max-md:grid-cols-1 md:divide-x',
         !live && 'opacity-55',
       )}
     >
@@ -140,20 +143,23 @@ function OpenDock({ controls, live }: { controls: readonly ControlView[]; live: 
         </div>
       </DockPart>
       <DockPart title="Switches" hint="the bar marks the safe end">
-        <div className="grid grid-cols-[repeat(auto-fit,minmax(2.9rem,1fr))] gap-1.5 max-md:grid-cols-4 max-md:gap-y-3">
+        <div
+          className="grid gap-1 max-md:gap-y-3 md:grid-cols-[repeat(var(--switches),minmax(0,1fr))] max-md:grid-cols-4"
+          style={{ '--switches': Math.min(switches.length, SWITCHES_IN_A_ROW) } as CSSProperties}
+        >
           {switches.map((control, i) => (
             <SwitchTile key={control.id} control={control} hotkey={String(i + 1)} />
           ))}
         </div>
       </DockPart>
       <DockPart title="Dials and buttons">
-        <div className="flex gap-3">
+        <div className="flex gap-1.5">
           {controls
             .filter((c) => TRAVELLING.includes(c.kind))
             .map((control) => (
               <DialTile key={control.id} control={control} />
             ))}
-          <div className="flex w-16 flex-col gap-2">
+          <div className="ml-1 flex w-15 flex-col gap-2">
             {controls
               .filter((c) => c.kind === 'button')
               .map((control) => (
@@ -184,7 +190,7 @@ function DockPart({
   children: React.ReactNode;
 }) {
   return (
-    <div className="flex min-w-0 flex-col px-4 pt-2 pb-3">
+    <div className="flex min-w-0 flex-col px-3 pt-2 pb-3">
       <h2 className="mb-1.5 flex gap-2 text-[0.8rem] font-semibold text-deep-soft">
         {title}
         {keys.map((key) => (
@@ -221,7 +227,7 @@ function SupplyToggles() {
           aria-checked={on ?? false}
           aria-label={name}
           className={clsx(
-            'flex min-h-9 w-36 items-center gap-2 rounded border px-2 text-sm',
+            'flex min-h-9 w-34 items-center gap-2 rounded border px-2 text-sm',
             on === false ? 'border-dashed border-deep-warn text-deep-warn' : 'border-deep-live text-deep-live',
           )}
           onClick={set}

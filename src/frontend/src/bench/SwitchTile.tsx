@@ -12,7 +12,7 @@ export function SwitchTile({ control, hotkey }: { control: ControlView; hotkey: 
   return (
     <fieldset className="flex min-w-0 flex-col items-center">
       <legend className="sr-only">{control.name}</legend>
-      <div className="flex h-[5.4rem] w-11 flex-col gap-0.5 rounded border border-deep-ink/45 p-0.5">
+      <div className="flex h-[5.4rem] w-full max-w-11 flex-col gap-0.5 rounded border border-deep-ink/45 p-0.5">
         {stacked.map((position) => (
           <button
             key={position.setting}
@@ -21,7 +21,7 @@ export function SwitchTile({ control, hotkey }: { control: ControlView; hotkey: 
             aria-pressed={position.setting === setting}
             className={clsx(
               'relative min-h-0 flex-1 rounded-sm',
-              position.setting === setting ? 'bg-deep-ink text-deep' : 'hover:bg-deep-line',
+              position.setting === setting ? 'bg-deep-ink text-deep' : 'bg-deep-raised hover:bg-deep-line',
             )}
             onClick={() => move(control.id, position.setting)}
           >
@@ -31,7 +31,7 @@ export function SwitchTile({ control, hotkey }: { control: ControlView; hotkey: 
           </button>
         ))}
       </div>
-      <span className="mt-1 flex items-center gap-1 text-[0.8rem] leading-4">
+      <span className="mt-1 flex items-center gap-0.5 text-[0.73rem] leading-4">
         <span className="text-deep-soft">
           <Key>{hotkey}</Key>
         </span>

@@ -22,7 +22,7 @@ export function SelectField({ label, value, options, onChange, quiet = false }: 
     <label className="flex flex-col gap-0.5 text-sm text-soft">
       <span className={quiet ? 'sr-only' : ''}>{label}</span>
       <select
-        className="h-8 max-w-full min-w-0 rounded border border-line bg-sheet px-2 text-sm font-semibold text-ink hover:border-ink"
+        className="h-8 max-w-full min-w-0 [field-sizing:content] rounded border border-line bg-sheet px-2 text-sm font-semibold text-ink hover:border-ink"
         value={value}
         onChange={(event) => onChange(event.target.value)}
       >

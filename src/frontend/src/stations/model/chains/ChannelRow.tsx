@@ -49,7 +49,7 @@ export function ChannelRow({ id, channel, setup, view, changes }: Props) {
         <ChannelMenu id={id} channel={channel} setup={setup} changes={changes} />
       </td>
       <td className="py-1.5 pr-4 max-md:order-4 max-md:col-span-3">
-        <div className="flex flex-wrap items-start gap-x-4 gap-y-1 p-0.5">
+        <div className="flex flex-wrap items-start gap-x-1.5 gap-y-1 p-0.5">
           <Step value={values[0]}>
             <TakeEditor id={id} channel={channel} setup={setup} controls={view.controls} changes={changes} />
           </Step>
@@ -89,7 +89,7 @@ export function ChannelRow({ id, channel, setup, view, changes }: Props) {
           ))}
         </div>
       </td>
-      <td className="w-[16%] max-md:order-5 max-md:col-span-3 max-md:w-full">
+      <td className="w-[13%] max-md:order-5 max-md:col-span-3 max-md:w-full">
         <TravelBar us={sent} />
       </td>
       <td className="pl-2 text-right max-md:order-3 font-mono font-bold whitespace-nowrap">
@@ -128,7 +128,7 @@ function StepChip({ channelId, stepId, step, index, now, setup, view, changes }:
           type="button"
           draggable
           className={clsx(
-            'inline-flex min-h-8 max-w-80 items-center rounded-sm border bg-sheet px-2 text-left text-[0.87rem] leading-tight hover:border-ink',
+            'inline-flex min-h-8 max-w-64 items-center rounded-sm border bg-sheet px-2 text-left text-[0.87rem] leading-tight hover:border-ink',
             step.off && 'line-through opacity-60',
             step.when && !holds ? 'border-dashed border-soft text-soft' : 'border-line',
             over && 'border-2 border-sea',
@@ -145,7 +145,12 @@ function StepChip({ channelId, stepId, step, index, now, setup, view, changes }:
             drop(event.dataTransfer.getData(type));
           }}
         >
-          {chain?.steps[stepId] ?? step.kind}
+          <span>
+            {chain?.steps[stepId] ?? step.kind}
+            {step.when && (
+              <span className="block text-[0.8rem] text-soft">while {setup.model.conditions?.[step.when]?.label}</span>
+            )}
+          </span>
         </button>
       }
     >

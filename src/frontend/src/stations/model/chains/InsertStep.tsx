@@ -20,7 +20,7 @@ export function InsertStep({ setup, channelId, index, changes }: Props) {
     <DropdownMenu.Root>
       <DropdownMenu.Trigger
         aria-label={`Insert a step into channel ${channel.number} at place ${index + 1}`}
-        className="relative z-10 mt-1 -mr-2 -ml-2 inline-flex size-6 shrink-0 items-center justify-center rounded-full border border-line bg-paper text-soft hover:border-ink hover:text-ink"
+        className="mt-1 inline-flex size-6 shrink-0 items-center justify-center rounded-full border border-line bg-paper text-soft hover:border-ink hover:text-ink"
       >
         <Plus size={14} aria-hidden />
       </DropdownMenu.Trigger>
