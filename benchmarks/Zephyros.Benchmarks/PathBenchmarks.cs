@@ -1,5 +1,4 @@
 using BenchmarkDotNet.Attributes;
-using Zephyros.Core.Model;
 using Zephyros.Core.Model.Running;
 using Zephyros.Core.Setups;
 using Zephyros.Core.Units;

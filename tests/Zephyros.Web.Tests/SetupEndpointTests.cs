@@ -1,5 +1,6 @@
 using System.Net;
 using System.Text;
+using System.Text.Json.Nodes;
 using static Zephyros.Web.Tests.TestServer;
 
 namespace Zephyros.Web.Tests;
@@ -24,7 +25,8 @@ public sealed class SetupEndpointTests : IDisposable
         var list = await JsonAsync(await SendAsync(client, HttpMethod.Get, "/api/setups"));
         Assert.Equal(["gannet", "sandpiper", "wren"], list.AsArray().Select(s => (string)s!["id"]!));
         Assert.Equal("Throttle arrives as roll", (string)list[1]!["findings"]![0]!["title"]!);
-        Assert.Empty(list[2]!["findings"]!.AsArray());
+        // Wren's four planted faults (issue 3).
+        Assert.Equal(4, list[2]!["findings"]!.AsArray().Count);
     }
 
     [Fact]
@@ -221,17 +223,21 @@ public sealed class SetupEndpointTests : IDisposable
             "\"1\""
         );
         Assert.Equal(HttpStatusCode.NotFound, answer.StatusCode);
-        // Gannet's arm switch on the watched channel, with a band that both positions share.
+        // Sandpiper's arm function on a switch of three positions, with a band that two of them share.
         const string Shared =
             """{"title":"x","operations":[{"op":"replace","path":"/board/functions/arm/aux","value":2},{"op":"replace","path":"/board/functions/arm/control","value":"right-front-inner"},{"op":"replace","path":"/board/functions/arm/low","value":1300}]}""";
-        await SendAsync(client, HttpMethod.Post, "/api/setups/gannet/edits", Shared, "\"1\"");
-        const string Justification = "/api/setups/gannet/findings/arm-band-shared:arm/justification";
+        await SendAsync(client, HttpMethod.Post, $"{Sandpiper}/edits", Shared, "\"1\"");
+        const string Justification = $"{Sandpiper}/findings/arm-band-shared:arm/justification";
         await SendAsync(client, HttpMethod.Put, Justification, """{"note":"far will also return home"}""", "\"2\"");
-        var findings = await JsonAsync(await SendAsync(client, HttpMethod.Get, "/api/setups/gannet/findings"));
-        Assert.Equal("far will also return home", (string)Assert.Single(findings.AsArray())!["justification"]!);
+        Assert.Equal("far will also return home", (string?)(await SharedAsync())["justification"]);
         await SendAsync(client, HttpMethod.Put, Justification, """{"note":""}""", "\"3\"");
-        findings = await JsonAsync(await SendAsync(client, HttpMethod.Get, "/api/setups/gannet/findings"));
-        Assert.Null(findings[0]!["justification"]);
+        Assert.Null((await SharedAsync())["justification"]);
+
+        async Task<JsonNode> SharedAsync()
+        {
+            var findings = await JsonAsync(await SendAsync(client, HttpMethod.Get, $"{Sandpiper}/findings"));
+            return Assert.Single(findings.AsArray(), f => (string)f!["key"]! == "arm-band-shared:arm")!;
+        }
     }
 
     private async Task<string> ExportAsync(string setup = Sandpiper)

@@ -37,7 +37,7 @@ public sealed class ViewTests(TestServer server) : IClassFixture<TestServer>
     {
         var snapshot = (await GetAsync("/api/setups/gannet/bench?follow=left-dial"))["snapshot"]!;
         Assert.Equal(
-            ("left-dial", 16, 16),
+            ("left-dial", 16, 18),
             (
                 (string)snapshot["trace"]!["control"]!,
                 snapshot["sent"]!.AsArray().Count,

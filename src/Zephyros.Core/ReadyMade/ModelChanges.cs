@@ -27,8 +27,13 @@ public static class ModelChanges
         var name = $"Channel {after.Number.Value} ({after.Label})";
         if (before.Take != after.Take)
             yield return $"{name} takes {words.Of(after.Take)}.";
-        foreach (var (_, step) in after.OrderedSteps.Where(s => !before.Steps.ContainsKey(s.Key)))
-            yield return $"{name}, new step: {words.Of(step)}.";
+        foreach (var (id, step) in after.OrderedSteps)
+        {
+            if (!before.Steps.TryGetValue(id, out var old))
+                yield return $"{name}, new step: {words.Of(step)}.";
+            else if (old != step)
+                yield return $"{name}, in place of the {words.Of(old)}: {words.Of(step)}.";
+        }
         if (before.Output != after.Output)
             yield return $"{name}: ends {after.Output.Low} and {after.Output.High}.";
     }

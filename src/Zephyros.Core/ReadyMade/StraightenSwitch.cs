@@ -84,7 +84,11 @@ public sealed class StraightenSwitch : IReadyMade
         );
         var work = new Workshop(WithReadings(setup, id, selector, measured));
         work.Put(channelId, setup.Model.Channels[channelId] with { Take = new ControlSource { Control = id } });
-        work.Append(channelId, ("straighten", new CurveStep { Order = 0, Points = fit.Points }));
+        // The values are measured at the switch, so the curve comes first. One that is there already is an older straightening.
+        if (work.Setup.Model.Channels[channelId].OrderedSteps is [{ Value: CurveStep older } first, ..])
+            work.Replace(channelId, first.Key, older with { Points = fit.Points, Smooth = false, Off = false });
+        else
+            work.Prepend(channelId, "straighten", new CurveStep { Order = 0, Points = fit.Points });
         return new Built(work.Setup, [.. Facts(transmitter, fit, measured, goals, tolerance)]);
     }
 

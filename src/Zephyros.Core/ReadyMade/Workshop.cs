@@ -81,6 +81,22 @@ internal sealed class Workshop(Setup setup)
         Put(channelId, channel);
     }
 
+    /// <summary>Puts a step before all others of a chain.</summary>
+    public void Prepend(string channelId, string name, ChainStep step)
+    {
+        var channel = Setup.Model.Channels[channelId];
+        var order = channel.Steps.Count == 0 ? 10 : channel.Steps.Values.Min(s => s.Order) - 10;
+        var id = Free(name, channel.Steps.ContainsKey);
+        Put(channelId, channel with { Steps = channel.Steps.Add(id, step with { Order = order }) });
+    }
+
+    /// <summary>Replaces a step of a chain.</summary>
+    public void Replace(string channelId, string id, ChainStep step)
+    {
+        var channel = Setup.Model.Channels[channelId];
+        Put(channelId, channel with { Steps = channel.Steps.SetItem(id, step) });
+    }
+
     /// <summary>Forces a channel while a condition holds, before all other overrides of the channel.</summary>
     public void Force(string label, string channelId, string condition, Percent value)
     {

@@ -12,16 +12,16 @@ type Attempt = (revision: number) => Promise<SetupDocument>;
 /** Everything that changes a setup. */
 export interface Changes {
   state: SaveState;
-  edit: (edit: SetupEdit) => Promise<void>;
-  fix: (finding: string, fix: string) => Promise<void>;
-  justify: (finding: string, note: string) => Promise<void>;
-  sendOrder: (order: string) => Promise<void>;
-  /** Builds a ready-made chain into the model. */
-  build: (chain: string, wanted: Record<string, string>) => Promise<void>;
+  edit: (edit: SetupEdit) => Promise<unknown>;
+  fix: (finding: string, fix: string) => Promise<unknown>;
+  justify: (finding: string, note: string) => Promise<unknown>;
+  sendOrder: (order: string) => Promise<unknown>;
+  /** Builds a ready-made chain into the model; true when it is in and saved. */
+  build: (chain: string, wanted: Record<string, string>) => Promise<boolean>;
   /** Fills the chains from a table flight state x channel. */
-  putStateTable: (table: Record<string, Record<string, number>>) => Promise<void>;
-  undo: () => Promise<void>;
-  redo: () => Promise<void>;
+  putStateTable: (table: Record<string, Record<string, number>>) => Promise<unknown>;
+  undo: () => Promise<unknown>;
+  redo: () => Promise<unknown>;
 }
 
 /**
@@ -31,11 +31,12 @@ export interface Changes {
 export function useChanges(id: string): Changes {
   const client = useQueryClient();
   const [state, setState] = useState<SaveState>({ kind: 'saved' });
-  const queue = useRef<Promise<void>>(Promise.resolve());
+  const queue = useRef<Promise<unknown>>(Promise.resolve());
 
   const run = useCallback(
     (attempt: Attempt) => {
       const work = async () => {
+        let done = false;
         setState({ kind: 'saving' });
         try {
           const current = await client.query({ ...setupQuery(id), staleTime: 'static' });
@@ -46,14 +47,17 @@ export function useChanges(id: string): Changes {
           });
           client.setQueryData(setupQuery(id).queryKey, saved);
           setState({ kind: 'saved' });
+          done = true;
         } catch (error) {
           setState({ kind: 'failed', reason: error instanceof Error ? error.message : String(error) });
         }
         await client.invalidateQueries({ queryKey: ['setup', id] });
         void client.invalidateQueries({ queryKey: setupsQuery.queryKey });
+        return done;
       };
-      queue.current = queue.current.then(work);
-      return queue.current;
+      const result = queue.current.then(work);
+      queue.current = result;
+      return result;
     },
     [client, id],
   );

@@ -35,7 +35,7 @@ export function ControlTile({ control, use, setup, changes }: Props) {
         ? 'latching button'
         : KIND[control.kind];
   return (
-    <article className={clsx('border-b border-hair py-1.5', followed === control.id && 'bg-sea-wash/60')}>
+    <article className={clsx('-mx-2 border-b border-hair px-2 py-1.5', followed === control.id && 'bg-sea-wash/60')}>
       <div className="flex items-center gap-2">
         <h3 className="font-bold">{control.name}</h3>
         <span className="text-[0.84rem] text-soft">

@@ -32,8 +32,7 @@ export function ReadyMadeForm({ setup, chain, changes }: Props) {
       className="flex max-w-3xl flex-col gap-4"
       onSubmit={(event) => {
         event.preventDefault();
-        setBuilt(true);
-        void changes.build(chain.id, wanted);
+        void changes.build(chain.id, wanted).then(setBuilt);
       }}
     >
       <div>
@@ -53,31 +52,6 @@ export function ReadyMadeForm({ setup, chain, changes }: Props) {
           />
         ))}
       </div>
-      {preview.error && (
-        <p role="alert" className="max-w-[70ch] rounded border border-ochre bg-ochre-wash p-3">
-          {preview.error.message}
-        </p>
-      )}
-      {preview.data && !built && (
-        <div className="grid gap-4 rounded border border-line bg-sheet p-3 md:grid-cols-2">
-          <div>
-            <h3 className="text-sm font-bold text-soft">Worked out</h3>
-            <ul className="list-disc pl-5 text-[0.93rem]">
-              {preview.data.facts.map((fact) => (
-                <li key={fact}>{fact}</li>
-              ))}
-            </ul>
-          </div>
-          <div>
-            <h3 className="text-sm font-bold text-soft">Goes into the model</h3>
-            <ul className="list-disc pl-5 text-[0.93rem]">
-              {preview.data.changes.map((change) => (
-                <li key={change}>{change}</li>
-              ))}
-            </ul>
-          </div>
-        </div>
-      )}
       {built ? (
         <p role="status" className="rounded border border-moss bg-moss-wash p-3">
           <b className="text-moss">Built.</b> Look at the channel and try it in the dock, propellers off. Ctrl+Z takes
@@ -87,6 +61,31 @@ export function ReadyMadeForm({ setup, chain, changes }: Props) {
         <Button type="submit" look="solid" className="self-start" disabled={!preview.data}>
           Build it
         </Button>
+      )}
+      {preview.error && (
+        <p role="alert" className="max-w-[70ch] rounded border border-ochre bg-ochre-wash p-3">
+          {preview.error.message}
+        </p>
+      )}
+      {preview.data && !built && (
+        <div className="flex flex-col gap-3 rounded border border-line bg-sheet p-3">
+          <div>
+            <h3 className="text-sm font-bold text-soft">Goes into the model</h3>
+            <ul className="list-disc pl-5 text-[0.93rem]">
+              {preview.data.changes.map((change) => (
+                <li key={change}>{change}</li>
+              ))}
+            </ul>
+          </div>
+          <div>
+            <h3 className="text-sm font-bold text-soft">Worked out</h3>
+            <ul className="list-disc pl-5 text-[0.93rem]">
+              {preview.data.facts.map((fact) => (
+                <li key={fact}>{fact}</li>
+              ))}
+            </ul>
+          </div>
+        </div>
       )}
     </form>
   );

@@ -27,8 +27,8 @@ export function ReadyMadePart({ id, changes }: Props) {
               type="button"
               aria-current={chain.id === open.id}
               className={clsx(
-                'min-h-10 w-full border-b border-hair px-2 text-left font-semibold hover:bg-hair',
-                chain.id === open.id && 'border-l-4 border-l-sea bg-sea-wash',
+                'min-h-10 w-full border-b border-l-4 border-b-hair px-2 py-1.5 text-left leading-tight font-semibold hover:bg-hair',
+                chain.id === open.id ? 'border-l-sea bg-sea-wash' : 'border-l-transparent',
               )}
               onClick={() => setChosen(chain.id)}
             >

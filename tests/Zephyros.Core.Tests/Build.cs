@@ -1,0 +1,101 @@
+using System.Collections.Immutable;
+using Zephyros.Core.Model;
+using Zephyros.Core.Model.Logic;
+using Zephyros.Core.ReadyMade;
+using Zephyros.Core.Setups;
+using Zephyros.Core.Units;
+
+namespace Zephyros.Core.Tests;
+
+/// <summary>Short ways to write models and their parts in tests.</summary>
+internal static class Build
+{
+    /// <summary>A ready-made chain built into a setup that stays valid.</summary>
+    public static Setup ReadyMade(this Setup setup, string id, params (string Name, string Value)[] wanted)
+    {
+        var built = Try(setup, id, wanted).Built;
+        Assert.NotNull(built);
+        Assert.Empty(SetupValidator.Check(built.Setup));
+        return built.Setup;
+    }
+
+    /// <summary>A ready-made chain with what was worked out, or with the problems of its arguments.</summary>
+    public static (Built? Built, Arguments Arguments) Try(
+        Setup setup,
+        string id,
+        params (string Name, string Value)[] wanted
+    )
+    {
+        var chain = ReadyMadeChains.Find(id)!;
+        var given = wanted.ToDictionary(w => w.Name, w => w.Value, StringComparer.Ordinal);
+        var arguments = new Arguments(setup, chain, given);
+        return (chain.Build(setup, arguments), arguments);
+    }
+
+    public static Setup InModel(this Setup setup, Func<TransmitterModel, TransmitterModel> change) =>
+        setup with
+        {
+            Model = change(setup.Model),
+        };
+
+    public static Setup WithCondition(this Setup setup, string id, Test test) =>
+        setup.InModel(m =>
+            m with
+            {
+                Conditions = m.Conditions.SetItem(id, new Condition { Label = id, Test = test }),
+            }
+        );
+
+    public static Setup WithStep(this Setup setup, string channel, string id, ChainStep step) =>
+        setup.WithChannel(channel, c => c with { Steps = c.Steps.SetItem(id, step) });
+
+    /// <summary>Channel "arm" of the plain setup as a place to try steps on: it takes the left dial.</summary>
+    public static Setup OnDial(params ChainStep[] steps) =>
+        Demo.Plain.WithChannel(
+            "arm",
+            c =>
+                c with
+                {
+                    Take = Hand("left-dial"),
+                    Steps = steps.Select((s, i) => (s, i)).ToImmutableDictionary(s => $"step-{s.i}", s => s.s),
+                }
+        );
+
+    public static ControlSource Hand(string control) => new() { Control = control };
+
+    public static ConstantSource Constant(double percent) => new() { Value = new Percent(percent) };
+
+    public static Operand With(Source take, double scale = 100, double shift = 0) =>
+        new()
+        {
+            Take = take,
+            Scale = new Percent(scale),
+            Shift = new Percent(shift),
+        };
+
+    public static PositionTest At(string control, params int[] positions) =>
+        new() { Control = control, Positions = [.. positions] };
+
+    public static HoldsTest Holds(string condition) => new() { Condition = condition };
+
+    public static NotTest Not(params Test[] of) => new() { Of = [.. of] };
+
+    public static AllTest All(params Test[] of) => new() { Of = [.. of] };
+
+    public static AnyTest Any(params Test[] of) => new() { Of = [.. of] };
+
+    public static LatchTest Latch(Test set, Test clear) => new() { Set = [set], Clear = [clear] };
+
+    public static CompareTest Below(Source value, double limit) =>
+        new()
+        {
+            Value = value,
+            Relation = Relation.Below,
+            Limit = new Percent(limit),
+        };
+
+    public static CompareTest Above(Source value, double limit) => Below(value, limit) with { Relation = Relation.Above };
+
+    public static ImmutableArray<CurvePoint> Points(params (double X, double Y)[] points) =>
+        [.. points.Select(p => new CurvePoint { X = new Percent(p.X), Y = new Percent(p.Y) })];
+}
