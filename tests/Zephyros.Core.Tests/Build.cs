@@ -39,12 +39,7 @@ internal static class Build
         };
 
     public static Setup WithCondition(this Setup setup, string id, Test test) =>
-        setup.InModel(m =>
-            m with
-            {
-                Conditions = m.Conditions.SetItem(id, new Condition { Label = id, Test = test }),
-            }
-        );
+        setup.InModel(m => m with { Conditions = m.Conditions.SetItem(id, new Condition { Label = id, Test = test }) });
 
     public static Setup WithStep(this Setup setup, string channel, string id, ChainStep step) =>
         setup.WithChannel(channel, c => c with { Steps = c.Steps.SetItem(id, step) });
@@ -94,7 +89,11 @@ internal static class Build
             Limit = new Percent(limit),
         };
 
-    public static CompareTest Above(Source value, double limit) => Below(value, limit) with { Relation = Relation.Above };
+    public static CompareTest Above(Source value, double limit) =>
+        Below(value, limit) with
+        {
+            Relation = Relation.Above,
+        };
 
     public static ImmutableArray<CurvePoint> Points(params (double X, double Y)[] points) =>
         [.. points.Select(p => new CurvePoint { X = new Percent(p.X), Y = new Percent(p.Y) })];

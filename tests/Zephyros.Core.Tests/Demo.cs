@@ -1,5 +1,6 @@
 using System.Collections.Immutable;
 using Zephyros.Core.Board;
+using Zephyros.Core.Hands;
 using Zephyros.Core.Model;
 using Zephyros.Core.Setups;
 using Zephyros.Core.Units;
@@ -45,6 +46,12 @@ internal static class Demo
         setup with
         {
             Model = setup.Model with { Channels = setup.Model.Channels.SetItem(id, change(setup.Model.Channels[id])) },
+        };
+
+    public static Setup WithControl(this Setup setup, string id, Func<Control, Control> change) =>
+        setup with
+        {
+            Transmitter = setup.Transmitter with { Controls = setup.Transmitter.Controls.Set(id, change) },
         };
 
     /// <summary>The plain setup with its arm function moved to a three-position switch: positions arrive as 988, 1500 and 2012 us.</summary>

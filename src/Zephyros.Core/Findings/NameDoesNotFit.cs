@@ -4,80 +4,96 @@ using Zephyros.Core.Setups;
 
 namespace Zephyros.Core.Findings;
 
-/// <summary>Something in the model has no proper name, stray spaces, or a name that the transmitter cannot hold.</summary>
+/// <summary>Something has no proper name, stray spaces, or a name that the transmitter cannot hold.</summary>
 public sealed class NameDoesNotFit : IFindingRule
 {
     /// <inheritdoc />
     public IEnumerable<Finding> Examine(SignalPlan plan)
     {
         var setup = plan.Setup;
-        var model = setup.Model;
-        foreach (var (id, own) in model.Channels)
-            if (Problem(setup, own.Label, own.Short) is { } problem)
-                yield return Of(
-                    setup,
-                    "channels",
-                    id,
-                    own.Label,
-                    problem,
-                    (m, label, brief) =>
-                        m with
-                        {
-                            Channels = m.Channels.SetItem(id, own with { Label = label, Short = brief }),
-                        }
-                );
-        foreach (var (id, own) in model.Conditions)
-            if (Problem(setup, own.Label, own.Short) is { } problem)
-                yield return Of(
-                    setup,
-                    "conditions",
-                    id,
-                    own.Label,
-                    problem,
-                    (m, label, brief) =>
-                        m with
-                        {
-                            Conditions = m.Conditions.SetItem(id, own with { Label = label, Short = brief }),
-                        }
-                );
-        foreach (var (id, own) in model.States)
-            if (Problem(setup, own.Label, own.Short) is { } problem)
-                yield return Of(
-                    setup,
-                    "states",
-                    id,
-                    own.Label,
-                    problem,
-                    (m, label, brief) =>
-                        m with
-                        {
-                            States = m.States.SetItem(id, own with { Label = label, Short = brief }),
-                        }
-                );
+        foreach (var named in Names(setup))
+        {
+            // Names that the transmitter does not store need no short form.
+            var limit = named.IsStored ? setup.Transmitter.ShortNames : 0;
+            if (ShortNames.Problem(named.Label, named.Brief, limit) is { } problem)
+                yield return Of(setup, named, problem, limit);
+        }
     }
 
-    private static string? Problem(Setup setup, string label, string brief) =>
-        ShortNames.Problem(label, brief, setup.Transmitter.ShortNames);
-
-    private static Finding Of(
-        Setup setup,
-        string collection,
-        string id,
-        string label,
-        string problem,
-        Func<TransmitterModel, string, string, TransmitterModel> rename
-    )
+    private static IEnumerable<Named> Names(Setup setup)
     {
-        var what = collection[..^1];
-        var fitting = label.Trim() is { Length: > 0 } trimmed ? trimmed : id;
-        var brief = ShortNames.For(fitting, setup.Transmitter.ShortNames);
+        var model = setup.Model;
+        Setup In(TransmitterModel changed) => setup with { Model = changed };
+        foreach (var (id, own) in model.Channels)
+            yield return new("channel", $"/model/channels/{id}", id, own.Label, own.Short)
+            {
+                Rename = (label, brief) =>
+                    In(model with { Channels = model.Channels.SetItem(id, own with { Label = label, Short = brief }) }),
+            };
+        foreach (var (id, own) in model.Conditions)
+            yield return new("condition", $"/model/conditions/{id}", id, own.Label, own.Short)
+            {
+                Rename = (label, brief) =>
+                    In(
+                        model with
+                        {
+                            Conditions = model.Conditions.SetItem(id, own with { Label = label, Short = brief }),
+                        }
+                    ),
+            };
+        foreach (var (id, own) in model.States)
+            yield return new("state", $"/model/states/{id}", id, own.Label, own.Short)
+            {
+                Rename = (label, brief) =>
+                    In(model with { States = model.States.SetItem(id, own with { Label = label, Short = brief }) }),
+            };
+        foreach (var (id, own) in model.Overrides)
+            yield return new("override", $"/model/overrides/{id}", id, own.Label, "")
+            {
+                IsStored = false,
+                Rename = (label, _) =>
+                    In(model with { Overrides = model.Overrides.SetItem(id, own with { Label = label }) }),
+            };
+        foreach (var (id, own) in setup.Transmitter.Controls)
+            yield return new("control", $"/transmitter/controls/{id}", id, own.Name, own.Short)
+            {
+                // What the maker printed beside a control is not stored; a name of the pilot's own is.
+                IsStored = own.Short.Length > 0 || own.Alias.Length > 0,
+                Rename = (name, brief) =>
+                    setup with
+                    {
+                        Transmitter = setup.Transmitter with
+                        {
+                            Controls = setup.Transmitter.Controls.SetItem(
+                                id,
+                                own.Alias.Length > 0
+                                    ? own with
+                                    {
+                                        Alias = name,
+                                        Short = brief,
+                                    }
+                                    : own with
+                                    {
+                                        Label = name,
+                                        Short = brief,
+                                    }
+                            ),
+                        },
+                    },
+            };
+    }
+
+    private static Finding Of(Setup setup, Named named, string problem, int limit)
+    {
+        var fitting = named.Label.Trim() is { Length: > 0 } trimmed ? trimmed : named.Id;
+        var brief = ShortNames.For(fitting, limit);
         return new Finding
         {
-            Key = $"name-does-not-fit:{what}:{id}",
+            Key = $"name-does-not-fit:{named.What}:{named.Id}",
             Severity = Severity.Caution,
-            Station = Station.Model,
-            Place = $"/model/{collection}/{id}/label",
-            Title = $"The name of {what} “{fitting}” does not fit",
+            Station = named.What == "control" ? Station.Hands : Station.Model,
+            Place = named.Place,
+            Title = $"The name of {named.What} “{fitting}” does not fit",
             What = $"It {problem}.",
             Why =
                 "What is typed into the transmitter would be cut off or look like another name, and the sheet would no longer match it.",
@@ -88,9 +104,17 @@ public sealed class NameDoesNotFit : IFindingRule
                 new Fix(
                     "fit",
                     brief.Length > 0 ? $"Short form “{brief}”." : $"“{fitting}”.",
-                    Edits.InModel(setup, $"A name that fits for {fitting}", m => rename(m, fitting, brief))
+                    SetupEdit.Between($"A name that fits for {fitting}", setup, named.Rename(fitting, brief))
                 ),
             ],
         };
+    }
+
+    // Something with a name, and how to give it another one with a short form.
+    private sealed record Named(string What, string Place, string Id, string Label, string Brief)
+    {
+        public bool IsStored { get; init; } = true;
+
+        public required Func<string, string, Setup> Rename { get; init; }
     }
 }

@@ -42,7 +42,13 @@ public static class PowerOnCheck
         if (function is not null)
             return control.NamedPositions.Count > 0
                 ? Switch(plan, id, control, $"The board reads it for {function}.")
-                : Warned(id, control, "low end", $"The board reads it for {function}.", control.StartValue == Percent.Low);
+                : Warned(
+                    id,
+                    control,
+                    "low end",
+                    $"The board reads it for {function}.",
+                    control.StartValue == Percent.Low
+                );
         if (throttle?.DependsOn(id) != true)
             return Left(id, control, "Reaches neither arming nor the throttle.");
         // What decides about the throttle can let it through; what only scales it cannot start a motor by itself.

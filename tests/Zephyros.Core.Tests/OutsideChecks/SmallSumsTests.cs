@@ -38,7 +38,11 @@ public sealed class SmallSumsTests
     public void Limited_to_half_the_travel_is_at_the_middle(double dial, double throttle, double gives)
     {
         var setup = Demo.Plain.ReadyMade("throttle-limiter", ("lowest", "50"), ("highest", "100"));
-        Assert.Equal(gives, new ModelRig(setup).Put("left-dial", dial).Put("throttle", throttle).Values("throttle")[^3], 9);
+        Assert.Equal(
+            gives,
+            new ModelRig(setup).Put("left-dial", dial).Put("throttle", throttle).Values("throttle")[^3],
+            9
+        );
     }
 
     // Common practice, no source: activation limit 1060 us, low end raised to 1070 us (-84 % wide, 1069.92), locked 988 us.

@@ -85,8 +85,7 @@ public sealed class ThreeChannelTableTests
             .ToDictionary(
                 c => c.channel,
                 c =>
-                    (IReadOnlyDictionary<string, Percent>)
-                        rows.ToDictionary(r => r.Key, r => new Percent(r.Value[c.i])),
+                    (IReadOnlyDictionary<string, Percent>)rows.ToDictionary(r => r.Key, r => new Percent(r.Value[c.i])),
                 StringComparer.Ordinal
             );
         var (edit, problems) = StateTableEdit.Build(States(), table);

@@ -57,9 +57,7 @@ public sealed class ThrottleLockTruthTableTests
 
     private static ModelRig Rig(string school)
     {
-        var rig = new ModelRig(
-            Demo.Plain.ReadyMade("throttle-lock", ("arm", "left-shoulder:2"), ("locks", school))
-        );
+        var rig = new ModelRig(Demo.Plain.ReadyMade("throttle-lock", ("arm", "left-shoulder:2"), ("locks", school)));
         return rig.Put("throttle", 0);
     }
 }

@@ -1,0 +1,266 @@
+using System.Collections.Immutable;
+using Zephyros.Core.Hands;
+using Zephyros.Core.Model;
+using Zephyros.Core.Model.Logic;
+using Zephyros.Core.Setups;
+using Zephyros.Core.Units;
+using static Zephyros.Core.Tests.Build;
+
+namespace Zephyros.Core.Tests.Findings;
+
+/// <summary>One planted fault for every rule, each made by one change of a setup without faults, and changes that are no faults.</summary>
+internal static class PlantedFaults
+{
+    // The plain setup with a lock, two states that reach a channel, a limiter: all of it clean.
+    private static readonly Setup Full = (
+        Demo.Plain with
+        {
+            Transmitter = Demo.Plain.Transmitter with { ShortNames = 15 },
+        }
+    )
+        .WithChannel("beeper", c => c with { Short = "Beeper" })
+        .InModel(m => m with { Sensors = Demo.Sandpiper.Model.Sensors })
+        .ReadyMade("throttle-lock", ("arm", "left-shoulder:2"))
+        .ReadyMade("throttle-limiter", ("dial", "left-dial"), ("active", "right-shoulder:2"))
+        .WithStates(("cruise", null), ("practice", "limiter-on"))
+        .WithStep("mode", "state", States(("cruise", 0), ("practice", 50)));
+
+    private static readonly Setup TwoStage = Demo.Plain.ReadyMade(
+        "two-stage-arming",
+        ("second", "right-shoulder:2"),
+        ("limit", "1060")
+    );
+
+    /// <summary>What the finding is called, and the setup that has it.</summary>
+    public static IReadOnlyDictionary<string, Setup> All { get; } =
+        new Dictionary<string, Setup>(StringComparer.Ordinal)
+        {
+            ["channel-order"] = Demo.Sandpiper,
+            ["arm-switch-not-reaching:arm"] = Demo.Gannet,
+            ["arm-channel-not-carried:arm"] = Demo.Plain.WithArm(f => f with { Aux = 9 }),
+            ["arm-band-unreached:arm"] = Demo.Plain.WithArm(f =>
+                f with
+                {
+                    Low = new Microseconds(1300),
+                    High = new Microseconds(1700),
+                }
+            ),
+            ["arm-band-shared:arm"] = Demo.ArmOnThreePositions(1300, 2100),
+            ["throttle-never-low"] = Demo.Plain.WithBoard(b => b with { ThrottleLow = new Microseconds(1000) }),
+            ["stick-not-sent:yaw"] = Demo.Plain.WithChannel("yaw", c => c with { Take = Hand("left-dial") }),
+            ["override-not-enabled:throttle-lock"] = Full.InModel(m =>
+                m with
+                {
+                    Overrides = m.Overrides.Set("throttle-lock", o => o with { Enabled = false }),
+                }
+            ),
+            ["dependency-cycle:condition:one"] = Full.WithCondition("one", Not(Holds("one"))),
+            ["condition-stuck:never"] = Full.WithCondition(
+                "never",
+                All(At("right-shoulder", 1), At("right-shoulder", 2))
+            ),
+            ["condition-unused:spare"] = Full.WithCondition("spare", At("right-shoulder", 2)),
+            ["implausible-limit:far:distance"] = Full.WithCondition("far", Sensed("distance", Relation.Above, 6000)),
+            ["flight-states-reach-nothing"] = Full.WithChannel("mode", c => c with { Steps = c.Steps.Remove("state") }),
+            ["flight-state-unreached:practice"] = Full.WithStates(
+                    ("cruise", null),
+                    ("shadowed", "limiter-on"),
+                    ("practice", "limiter-on")
+                )
+                .WithStep("mode", "state", States(("cruise", 0), ("practice", 50), ("shadowed", 60))),
+            ["flight-states-alike:cruise:practice"] = Full.WithStep(
+                "mode",
+                "state",
+                States(("cruise", 50), ("practice", 50))
+            ),
+            ["state-cell-forgotten:mode:practice"] = Full.WithStep("mode", "state", States(("cruise", 0))),
+            ["control-idle:right-dial"] = Full.WithControl("right-dial", c => c with { Alias = "Tilt" }),
+            ["control-twice:left-shoulder"] = Full.WithChannel("mode", c => c with { Take = Hand("left-shoulder") }),
+            ["channel-unused:spare"] = Full.WithSpareChannel(c => c),
+            ["channel-unfed:beeper"] = Full.WithBoard(b =>
+                b with
+                {
+                    Functions = b.Functions.Set("beeper", f => f with { Aux = 8 }),
+                }
+            ),
+            ["channel-unfed:yaw"] = Full.InModel(m => m with { Channels = m.Channels.Remove("yaw") }),
+            ["end-beyond-reach:yaw"] = Full.WithEnds("yaw", -130, 100),
+            ["end-beyond-reach:pitch"] = (
+                Full with
+                {
+                    Transmitter = Full.Transmitter with { TravelLimit = new Percent(125) },
+                }
+            ).WithEnds("pitch", -100, 126),
+            ["end-off-step:roll"] = Full.WithEnds("roll", -97.66, 97.66),
+            ["trim-left-on:yaw"] = Full.InModel(m => m with { Trims = m.Trims.Add("yaw", new Percent(2)) }),
+            ["safe-ends-differ"] = Full.WithControl(
+                "right-front-inner",
+                c => (SwitchControl)c with { Safe = 3, Start = 3 }
+            ),
+            ["name-does-not-fit:channel:beeper"] = Full.WithChannel("beeper", c => c with { Short = "" }),
+            ["name-does-not-fit:condition:limiter-on"] = Full.InModel(m =>
+                m with
+                {
+                    Conditions = m.Conditions.Set("limiter-on", c => c with { Label = " Limiter" }),
+                }
+            ),
+            ["name-does-not-fit:state:cruise"] = Full.InModel(m =>
+                m with
+                {
+                    States = m.States.Set("cruise", s => s with { Label = "Cruising along the cliff" }),
+                }
+            ),
+            ["name-does-not-fit:override:throttle-lock"] = Full.InModel(m =>
+                m with
+                {
+                    Overrides = m.Overrides.Set("throttle-lock", o => o with { Label = "Lock " }),
+                }
+            ),
+            ["name-does-not-fit:control:left-dial"] = Full.WithControl(
+                "left-dial",
+                c => c with { Alias = "How much throttle there is" }
+            ),
+            ["limiter-too-low:throttle:limit-share"] = Full.WithStep(
+                "throttle",
+                "limit-share",
+                ((MultiplyStep)Full.Model.Channels["throttle"].Steps["limit-share"]) with
+                {
+                    With = Build.With(Hand("left-dial"), 50, 50),
+                }
+            ),
+            ["activation-limit-missed:low-end"] = TwoStage.WithEnds("throttle", -88, 97.6),
+            ["activation-limit-missed:first-stage-only"] = TwoStage.InModel(m =>
+                m with
+                {
+                    Overrides = m.Overrides.Set("first-stage-only", o => o with { Value = new Percent(-85) }),
+                }
+            ),
+            ["forced-value-held:first-stage-only"] = TwoStage with
+            {
+                Transmitter = TwoStage.Transmitter with { ForcedPastEnds = false },
+            },
+            ["unquiet-start:left-shoulder"] = Demo.Plain.WithControl(
+                "left-shoulder",
+                c => (SwitchControl)c with { Start = 2 }
+            ),
+        };
+
+    /// <summary>Faults for which no fix can be computed: what is meant only the pilot knows.</summary>
+    public static IReadOnlySet<string> WithoutFix { get; } =
+        new HashSet<string>(StringComparer.Ordinal)
+        {
+            "dependency-cycle:condition:one",
+            "condition-stuck:never",
+            "flight-states-reach-nothing",
+            "flight-state-unreached:practice",
+            "flight-states-alike:cruise:practice",
+            "control-twice:left-shoulder",
+        };
+
+    /// <summary>Changes that are no faults.</summary>
+    public static IReadOnlyDictionary<string, Setup> Harmless { get; } =
+        new Dictionary<string, Setup>(StringComparer.Ordinal)
+        {
+            ["everything at once"] = Full,
+            ["two-stage arming"] = TwoStage,
+            ["unequal ends for a tilt channel"] = Full.WithEnds("beeper", -120, 125),
+            ["a limiter from three quarters up"] = Full.ReadyMade("throttle-cut", ("cut", "right-back-switch:2")),
+            ["the fixed-wing lock"] = Demo.Plain.ReadyMade(
+                "throttle-lock",
+                ("arm", "left-shoulder:2"),
+                ("locks", "at-low-throttle")
+            ),
+            ["forced within the ends"] = Full.InModel(m =>
+                m with
+                {
+                    Overrides = m.Overrides.Set("throttle-lock", o => o with { Value = new Percent(-97.6) }),
+                }
+            ) with
+            {
+                Transmitter = Full.Transmitter with { ForcedPastEnds = false },
+            },
+            ["a trim of zero"] = Full.InModel(m => m with { Trims = m.Trims.Add("yaw", new Percent(0)) }),
+            ["a channel that another one takes"] = Full.WithSpareChannel(c => c)
+                .WithStep(
+                    "beeper",
+                    "mix",
+                    new AddStep { Order = 99, With = Build.With(new ChannelSource { Channel = "spare" }, 1) }
+                ),
+            ["a limit at the sensor's end"] = Full.WithCondition("far", Sensed("distance", Relation.Above, 2999))
+                .WithStep(
+                    "beeper",
+                    "far",
+                    new AddStep
+                    {
+                        Order = 99,
+                        When = "far",
+                        With = Build.With(Constant(1)),
+                    }
+                ),
+            ["a free control without a name"] = Full.WithControl("right-dial", c => c with { Alias = "" }),
+            ["a transmitter that keeps long names"] = Full.WithChannel("beeper", c => c with { Short = "" }) with
+            {
+                Transmitter = Full.Transmitter with { ShortNames = 0 },
+            },
+        };
+
+    private static Setup WithStates(this Setup setup, params (string Id, string? When)[] states) =>
+        setup.InModel(m =>
+            m with
+            {
+                States = states
+                    .Select(
+                        (s, i) =>
+                            (
+                                s.Id,
+                                State: new FlightState
+                                {
+                                    Label = s.Id,
+                                    Order = i,
+                                    When = s.When,
+                                }
+                            )
+                    )
+                    .ToImmutableDictionary(s => s.Id, s => s.State, StringComparer.Ordinal),
+            }
+        );
+
+    private static StateStep States(params (string State, double Value)[] values) =>
+        new()
+        {
+            Order = 90,
+            Values = values.ToImmutableDictionary(v => v.State, v => new Percent(v.Value), StringComparer.Ordinal),
+        };
+
+    private static Setup WithEnds(this Setup setup, string channel, double low, double high) =>
+        setup.WithChannel(
+            channel,
+            c => c with { Output = c.Output with { Low = new Percent(low), High = new Percent(high) } }
+        );
+
+    private static Setup WithSpareChannel(this Setup setup, Func<Channel, Channel> change) =>
+        setup.InModel(m =>
+            m with
+            {
+                Channels = m.Channels.Add(
+                    "spare",
+                    change(
+                        new Channel
+                        {
+                            Number = new ChannelNumber(12),
+                            Label = "spare",
+                            Take = Hand("right-dial"),
+                        }
+                    )
+                ),
+            }
+        );
+
+    private static SensorTest Sensed(string sensor, Relation relation, double limit) =>
+        new()
+        {
+            Sensor = sensor,
+            Relation = relation,
+            Limit = new Reading(limit),
+        };
+}
