@@ -85,7 +85,7 @@ public sealed class NameDoesNotFit : IFindingRule
 
     private static Finding Of(Setup setup, Named named, string problem, int limit)
     {
-        var fitting = named.Label.Trim() is { Length: > 0 } trimmed ? trimmed : named.Id;
+        var fitting = ShortNames.Clean(named.Label) is { Length: > 0 } clean ? clean : named.Id;
         var brief = ShortNames.For(fitting, limit);
         return new Finding
         {

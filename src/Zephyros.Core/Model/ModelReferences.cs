@@ -31,7 +31,12 @@ public static class ModelReferences
             CompareTest compare => Source(compare.Value, $"{place}/value", owner, carries: false),
             _ => null,
         };
-        return own is null ? test.Parts.SelectMany(part => Of(part, place, owner)) : [own];
+        if (own is not null)
+            return [own];
+        return from parts in test.Groups
+            from part in parts.Parts.Select((inner, i) => Of(inner, $"{place}/{parts.Member}/{i}", owner))
+            from reference in part
+            select reference;
     }
 
     private static IEnumerable<ModelReference> Channels(TransmitterModel model)

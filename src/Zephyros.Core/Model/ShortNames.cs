@@ -1,3 +1,5 @@
+using System.Globalization;
+
 namespace Zephyros.Core.Model;
 
 /// <summary>Short forms of names for transmitters that allow only a few letters.</summary>
@@ -11,8 +13,14 @@ public static class ShortNames
             return "";
         var words = name.Split(' ', StringSplitOptions.RemoveEmptyEntries);
         var bare = string.Concat(words.Select(WithoutVowels));
-        return bare.Length <= limit ? bare : bare[..limit];
+        if (bare.Length <= limit)
+            return bare;
+        // A letter beyond the basic plane takes two units; half of it is no letter.
+        return char.IsHighSurrogate(bare[limit - 1]) ? bare[..(limit - 1)] : bare[..limit];
     }
+
+    /// <summary>A name without stray spaces around it and without invisible characters that turn the direction of text or hide in it.</summary>
+    public static string Clean(string name) => string.Concat(name.Where(c => !IsHidden(c))).Trim();
 
     /// <summary>What is wrong with a name on a transmitter with a limit, as the end of a sentence; null when it does.</summary>
     /// <param name="label">The full name.</param>
@@ -24,11 +32,17 @@ public static class ShortNames
             return "has no name";
         if (label != label.Trim() || shortForm != shortForm.Trim())
             return "has stray spaces around its name";
+        if (label.Any(IsHidden) || shortForm.Any(IsHidden))
+            return "has invisible characters in its name, which turn the direction of text or hide in it";
         if (limit == 0)
             return null;
         var stored = shortForm.Length > 0 ? shortForm : label;
         return stored.Length > limit ? $"is stored as “{stored}”, which has {stored.Length} letters of {limit}" : null;
     }
+
+    // Format characters (Unicode category Cf), but for the two joiners that some scripts need.
+    private static bool IsHidden(char c) =>
+        char.GetUnicodeCategory(c) == UnicodeCategory.Format && c is not ('\u200C' or '\u200D');
 
     private static string WithoutVowels(string word) =>
         string.Concat(word.Where((letter, i) => i == 0 || !"aeiouAEIOU".Contains(letter, StringComparison.Ordinal)));

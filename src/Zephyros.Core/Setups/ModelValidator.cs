@@ -144,7 +144,7 @@ internal static class ModelValidator
                 break;
         }
 
-        foreach (var (name, parts) in Groups(test))
+        foreach (var (name, parts) in test.Groups)
         {
             if (parts.Count == 0)
                 problems.Add(new($"{place}/{name}", "There must be at least one part."));
@@ -152,14 +152,6 @@ internal static class ModelValidator
                 CheckCondition(setup, $"{place}/{name}/{i}", parts[i], problems);
         }
     }
-
-    private static IEnumerable<(string Name, IReadOnlyList<Test> Parts)> Groups(Test test) =>
-        test switch
-        {
-            LatchTest latch => [("set", latch.Set), ("clear", latch.Clear)],
-            AllTest or AnyTest or NotTest or DelayTest => [("of", test.Parts)],
-            _ => [],
-        };
 
     private static void CheckPositions(Setup setup, string place, PositionTest test, List<SetupProblem> problems)
     {

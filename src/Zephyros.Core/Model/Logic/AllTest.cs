@@ -13,5 +13,5 @@ public sealed record AllTest : Test
 
     /// <inheritdoc />
     [JsonIgnore]
-    public override IReadOnlyList<Test> Parts => Of;
+    public override IReadOnlyList<(string Member, IReadOnlyList<Test> Parts)> Groups => [("of", Of)];
 }

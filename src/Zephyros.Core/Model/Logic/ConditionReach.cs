@@ -4,9 +4,9 @@ namespace Zephyros.Core.Model.Logic;
 
 /// <summary>Finds out whether a condition can hold and can fail, by trying everything that decides it: every position of every
 /// switch, values on both sides of every limit, telemetry there and lost.</summary>
-/// <remarks>Latches and presses have a memory; here each is free to be on when something can set it and free to be off, so an answer
-/// "can" may need a sequence of movements. The answer "cannot" is exact. Comparisons of a channel's chain are not looked into:
-/// a condition that asks for one gets no answer.</remarks>
+/// <remarks>Latches, delays and presses have a memory; here each is free to be on when something can set it and free to be off, so
+/// an answer "can" may need a sequence of movements. The answer "cannot" is exact. Comparisons of a channel's chain are not looked
+/// into: a condition that asks for one gets no answer.</remarks>
 public sealed class ConditionReach
 {
     private const int MostTries = 60_000;
@@ -99,7 +99,7 @@ public sealed class ConditionReach
                 NotTest not => !not.Of.Any(Holds),
                 HoldsTest holds => Holds(owner.model.Conditions[holds.Condition].Test),
                 StateTest state => ActiveState() == state.State,
-                DelayTest delay => delay.Of.All(Holds),
+                DelayTest delay when !Lags(delay) => delay.Of.All(Holds),
                 _ => Value(Memory(test)) != 0,
             };
 
@@ -132,9 +132,22 @@ public sealed class ConditionReach
                     return Choose(Memory(test), [0, 1]);
                 case LatchTest latch:
                     return Choose(Memory(test), CanBeSet(latch) ? [0, 1] : [0]);
+                case DelayTest delay when Lags(delay):
+                    return Choose(Memory(test), Lagging(delay));
                 default:
                     return test.Parts.All(Walk);
             }
+        }
+
+        private static bool Lags(DelayTest delay) => delay.OnAfter.Value > 0 || delay.OffAfter.Value > 0;
+
+        // While it lags it may differ from what it follows; but what never holds it never follows, and it starts off.
+        private double[] Lagging(DelayTest delay)
+        {
+            var followed = owner.Explore(new AllTest { Of = delay.Of });
+            if (followed is { CanHold: false })
+                return [0];
+            return followed is { CanFail: false } && delay.OnAfter.Value == 0 ? [1] : [0, 1];
         }
 
         // A latch that nothing can set while nothing clears it stays off for good.

@@ -25,5 +25,5 @@ public sealed record DelayTest : Test
 
     /// <inheritdoc />
     [JsonIgnore]
-    public override IReadOnlyList<Test> Parts => Of;
+    public override IReadOnlyList<(string Member, IReadOnlyList<Test> Parts)> Groups => [("of", Of)];
 }

@@ -18,5 +18,6 @@ public sealed record LatchTest : Test
 
     /// <inheritdoc />
     [JsonIgnore]
-    public override IReadOnlyList<Test> Parts => [.. Set, .. Clear];
+    public override IReadOnlyList<(string Member, IReadOnlyList<Test> Parts)> Groups =>
+        [("set", Set), ("clear", Clear)];
 }

@@ -18,7 +18,11 @@ namespace Zephyros.Core.Model.Logic;
 [JsonDerivedType(typeof(PressTest), "press")]
 public abstract record Test
 {
+    /// <summary>The tests inside this one, under the members that hold them.</summary>
+    [JsonIgnore]
+    public virtual IReadOnlyList<(string Member, IReadOnlyList<Test> Parts)> Groups => [];
+
     /// <summary>The tests inside this one.</summary>
     [JsonIgnore]
-    public virtual IReadOnlyList<Test> Parts => [];
+    public IReadOnlyList<Test> Parts => [.. Groups.SelectMany(g => g.Parts)];
 }
