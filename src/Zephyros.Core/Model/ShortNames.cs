@@ -13,10 +13,15 @@ public static class ShortNames
             return "";
         var words = name.Split(' ', StringSplitOptions.RemoveEmptyEntries);
         var bare = string.Concat(words.Select(WithoutVowels));
-        if (bare.Length <= limit)
-            return bare;
-        // A letter beyond the basic plane takes two units; half of it is no letter.
-        return char.IsHighSurrogate(bare[limit - 1]) ? bare[..(limit - 1)] : bare[..limit];
+        return Cut(bare, limit);
+    }
+
+    /// <summary>The beginning of a text, at most <paramref name="limit"/> long; a letter that takes two units is not cut in half.</summary>
+    public static string Cut(string text, int limit)
+    {
+        if (text.Length <= limit)
+            return text;
+        return char.IsHighSurrogate(text[limit - 1]) ? text[..(limit - 1)] : text[..limit];
     }
 
     /// <summary>A name without stray spaces around it and without invisible characters that turn the direction of text or hide in it.</summary>

@@ -66,16 +66,23 @@ public static class ControlUses
         where channel.Channel.Number == function.Value.Channel && function.Value.Contains(Received(values, channel))
         select function.Value.Label;
 
-    private static IEnumerable<string> Logic(SignalPlan plan, string id, SignalValues values)
+    private static IEnumerable<string> Logic(SignalPlan plan, string controlId, SignalValues values)
     {
         var model = plan.Setup.Model;
-        var control = new ModelNode(NodeKind.Control, id);
-        foreach (var condition in plan.Model.Conditions)
-        {
-            var behind = plan.Model.Graph.Behind(new ModelNode(NodeKind.Condition, condition));
-            if (behind.Contains(control) && plan.Model.Holds(values.Memory, condition))
-                yield return $"“{model.Conditions[condition].Label}” holds";
-        }
+        var control = new ModelNode(NodeKind.Control, controlId);
+        var holding = plan
+            .Model.Conditions.Where(c => plan.Model.Holds(values.Memory, c))
+            .Where(c => plan.Model.Graph.Behind(new ModelNode(NodeKind.Condition, c)).Contains(control))
+            .ToHashSet(StringComparer.Ordinal);
+        foreach (var condition in holding.Order(StringComparer.Ordinal))
+            yield return $"“{model.Conditions[condition].Label}” holds";
+        for (var i = 0; i < plan.Model.Channels.Count; i++)
+            if (
+                plan.Model.HoldingOverride(model, values.Memory, i) is { } id
+                && model.Overrides[id] is var forced
+                && holding.Contains(forced.When)
+            )
+                yield return $"forces {plan.Model.Channels[i].Channel.Label} to {forced.Value}";
 
         if (
             plan.Model.Graph.Behind(ModelNode.ActiveState).Contains(control)

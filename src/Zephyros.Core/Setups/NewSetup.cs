@@ -60,9 +60,5 @@ public static class NewSetup
     }
 
     // Transmitters store names in capitals and few letters.
-    private static string Stored(string name)
-    {
-        var stored = name.ToUpperInvariant().Trim();
-        return stored.Length <= 15 ? stored : stored[..15];
-    }
+    private static string Stored(string name) => ShortNames.Cut(name.ToUpperInvariant().Trim(), 15);
 }

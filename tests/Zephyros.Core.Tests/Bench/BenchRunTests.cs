@@ -2,6 +2,7 @@ using CsCheck;
 using Zephyros.Core.Bench;
 using Zephyros.Core.Model;
 using Zephyros.Core.Setups;
+using Zephyros.Core.Units;
 
 namespace Zephyros.Core.Tests.Bench;
 
@@ -185,6 +186,46 @@ public sealed class BenchRunTests
         }
 
         return string.Join('\n', pictures);
+    }
+
+    [Fact]
+    public void The_model_runs_on_while_something_is_under_way_and_rests_after()
+    {
+        // The camera follows the dial at 150 %/s.
+        var bench = Settled(Demo.Sandpiper);
+        bench.Move("right-dial", 100);
+        double Camera() => bench.Snapshot("right-dial").Sent[7].Value;
+        var start = Camera();
+        bench.AdvanceTo(bench.Now + TimeSpan.FromMilliseconds(200));
+        var soon = Camera();
+        bench.AdvanceTo(bench.Now + TimeSpan.FromSeconds(2));
+        Assert.True(start < soon && soon < Camera());
+        Assert.Equal(2140, Camera(), 1.0);
+    }
+
+    [Fact]
+    public void A_reading_reported_to_the_bench_works_the_logic_after_its_delay()
+    {
+        var bench = Settled(Demo.Sandpiper);
+        Assert.False(bench.Report("nobody", new Reading(1)));
+        Assert.True(bench.Report("distance", new Reading(900)));
+        Assert.Equal("cliff", bench.Snapshot(Throttle).State);
+        bench.AdvanceTo(bench.Now + TimeSpan.FromMilliseconds(1900));
+        Assert.False(bench.Snapshot(Throttle).Conditions["come-home"]);
+        bench.AdvanceTo(bench.Now + TimeSpan.FromMilliseconds(200));
+        var after = bench.Snapshot(Throttle);
+        Assert.True(after.Conditions["come-home"]);
+        Assert.Equal(("rescue", 900.0), (after.State, after.Readings["distance"].Value));
+        Assert.Equal(2012, after.Sent[8].Value, 1.0);
+    }
+
+    [Fact]
+    public void The_snapshot_names_the_override_that_holds()
+    {
+        var bench = Settled(Demo.Sandpiper);
+        Assert.Empty(bench.Snapshot(Throttle).Forced);
+        bench.Move("right-back-switch", 2);
+        Assert.Equal("cut", bench.Snapshot(Throttle).Forced["throttle"]);
     }
 
     private static BenchRun Settled(Setup setup)
