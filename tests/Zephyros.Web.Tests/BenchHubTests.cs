@@ -31,6 +31,17 @@ public sealed class BenchHubTests : IAsyncLifetime
     }
 
     [Fact]
+    public async Task A_reported_reading_works_the_logic_and_a_wrong_one_is_refused()
+    {
+        var cancel = TestContext.Current.CancellationToken;
+        await hub.InvokeAsync("Report", "sandpiper", "distance", 900.0, cancel);
+        var message = await WaitAsync("sandpiper", m => m.Snapshot.State == "rescue");
+        Assert.Equal(900, message.Snapshot.Readings["distance"].Value);
+        await Assert.ThrowsAsync<HubException>(() => hub.InvokeAsync("Report", "sandpiper", "nobody", 1.0, cancel));
+        await Assert.ThrowsAsync<HubException>(() => hub.InvokeAsync("Report", "nobody", "distance", 1.0, cancel));
+    }
+
+    [Fact]
     public async Task Movements_change_the_picture_that_every_watcher_sees()
     {
         await hub.InvokeAsync("Move", "wren", "throttle", 40.0, TestContext.Current.CancellationToken);

@@ -8,12 +8,12 @@ using Zephyros.Core.Units;
 
 namespace Zephyros.Core.Setups;
 
-/// <summary>Checks the ranges, lengths and patterns that the members of a setup carry as attributes. The published schema is made
-/// of the same attributes, so the two cannot part.</summary>
-internal static partial class AnnotationCheck
+/// <summary>Checks the ranges, lengths and patterns that the members of a record carry as attributes, and that no list or collection
+/// holds a null. The published schema is made of the same attributes, so the two cannot part.</summary>
+public static partial class AnnotationCheck
 {
     /// <summary>Walks a record and what it holds, and adds what is out of range to <paramref name="problems"/>.</summary>
-    public static void Walk(object record, string place, List<SetupProblem> problems)
+    public static void Walk(object record, string place, ICollection<SetupProblem> problems)
     {
         foreach (var member in record.GetType().GetProperties(BindingFlags.Public | BindingFlags.Instance))
         {
@@ -39,15 +39,19 @@ internal static partial class AnnotationCheck
     }
 
     // The rules of a member that holds several values are rules for each of them.
-    private static void WalkList(MemberInfo member, IList list, string place, List<SetupProblem> problems)
+    private static void WalkList(MemberInfo member, IList list, string place, ICollection<SetupProblem> problems)
     {
         for (var i = 0; i < list.Count; i++)
-            WalkItem(member, list[i]!, $"{place}/{i}", problems);
+            WalkItem(member, list[i], $"{place}/{i}", problems);
     }
 
-    private static void WalkItem(MemberInfo member, object item, string place, List<SetupProblem> problems)
+    private static void WalkItem(MemberInfo member, object? item, string place, ICollection<SetupProblem> problems)
     {
-        if (IsRecord(item.GetType()))
+        if (item is null)
+            problems.Add(new(place, "Must not be null."));
+        else if (item is IDictionary inner)
+            WalkCollection(member, inner, place, problems);
+        else if (IsRecord(item.GetType()))
             Walk(item, place, problems);
         else
             CheckValue(member, item, place, problems);
@@ -57,7 +61,7 @@ internal static partial class AnnotationCheck
         MemberInfo member,
         IDictionary collection,
         string place,
-        List<SetupProblem> problems
+        ICollection<SetupProblem> problems
     )
     {
         foreach (DictionaryEntry entry in collection)
@@ -68,11 +72,11 @@ internal static partial class AnnotationCheck
                     new(place, $"\"{id}\" is no id: ids have 1 to 80 small letters, digits, hyphens or colons.")
                 );
             else
-                WalkItem(member, entry.Value!, $"{place}/{id}", problems);
+                WalkItem(member, entry.Value, $"{place}/{id}", problems);
         }
     }
 
-    private static void CheckValue(MemberInfo member, object? value, string place, List<SetupProblem> problems)
+    private static void CheckValue(MemberInfo member, object? value, string place, ICollection<SetupProblem> problems)
     {
         if (value is null)
             return;

@@ -11,8 +11,13 @@ public static class JsonPlace
 
     /// <summary>The reason in one sentence.</summary>
     // The reader appends " Path: ... | LineNumber: ... | BytePositionInLine: ..." to its own messages.
-    public static string Reason(JsonException error) =>
-        error.Message.Split(" Path: ", 2)[0].Split(" LineNumber: ", 2)[0].TrimEnd('|', ' ');
+    public static string Reason(JsonException error)
+    {
+        var message = error.Message.Split(" Path: ", 2)[0].Split(" LineNumber: ", 2)[0].TrimEnd('|', ' ');
+        const string Unknown = "unrecognized type discriminator id ";
+        var at = message.IndexOf(Unknown, StringComparison.Ordinal);
+        return at < 0 ? message : $"There is no kind {message[(at + Unknown.Length)..].TrimEnd('.')} here.";
+    }
 
     /// <summary>The reason of a document that is no JSON at all, with line and byte, both counted from 1.</summary>
     public static string SyntaxReason(JsonException error) =>

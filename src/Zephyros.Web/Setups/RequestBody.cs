@@ -51,9 +51,11 @@ internal static class RequestBody
 
         try
         {
-            return JsonSerializer.Deserialize<T>(bytes, SetupJson.Options) is { } value
-                ? (value, null)
-                : (null, Problem.Invalid("Not understood", [new SetupProblem("", "The body must not be null.")]));
+            if (JsonSerializer.Deserialize<T>(bytes, SetupJson.Options) is not { } value)
+                return (null, Problem.Invalid("Not understood", [new SetupProblem("", "The body must not be null.")]));
+            var problems = new List<SetupProblem>();
+            AnnotationCheck.Walk(value, "", problems);
+            return problems.Count == 0 ? (value, null) : (null, Problem.Invalid("Not understood", problems));
         }
         catch (JsonException error)
         {
