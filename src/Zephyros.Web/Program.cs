@@ -1,6 +1,5 @@
 using System.Globalization;
 using System.Reflection;
-using Zephyros.Core.Hands;
 using Zephyros.Core.Setups;
 using Zephyros.Storage;
 using Zephyros.Web.Bench;
@@ -65,7 +64,7 @@ SetupEndpoints.Map(setups);
 FindingEndpoints.Map(setups);
 BenchEndpoints.Map(setups);
 ReadyMadeEndpoints.Map(setups);
-app.MapGet("/api/transmitters", () => BlankTransmitters.All).WithName("ListTransmitters");
+app.MapGet("/api/transmitters", (SetupStore store) => TransmitterShapes.Of(store)).WithName("ListTransmitters");
 app.MapGet("/api/schema", () => SetupSchema.Create()).WithName("GetSchema");
 app.MapHub<BenchHub>("/hub/bench");
 app.MapOpenApi();

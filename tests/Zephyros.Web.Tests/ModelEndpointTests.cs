@@ -98,14 +98,21 @@ public sealed class ModelEndpointTests : IAsyncDisposable
     }
 
     [Fact]
-    public async Task A_new_craft_starts_with_an_empty_memory_on_a_blank_transmitter()
+    public async Task A_new_craft_starts_with_an_empty_memory_on_a_blank_transmitter_or_on_ones_own()
     {
         var shapes = (await GetAsync("/api/transmitters")).AsArray();
-        Assert.Equal(["blank-4", "blank-6", "blank-8", "blank-10"], shapes.Select(s => (string)s!["origin"]!));
+        // The blank ones, and the transmitter that the demo craft share.
+        Assert.Equal(
+            ["blank-4", "blank-6", "blank-8", "blank-10", "craft:gannet"],
+            shapes.Select(s => (string)s!["id"]!)
+        );
         var made = await SendAsync(client, HttpMethod.Post, "/api/setups/new", """{"name":"Tern","shape":"blank-6"}""");
         Assert.Equal(HttpStatusCode.Created, made.StatusCode);
-        var view = await GetAsync("/api/setups/tern/view");
-        Assert.Equal("AETR", (string)view["sentOrder"]!);
+        Assert.Equal("AETR", (string)(await GetAsync("/api/setups/tern/view"))["sentOrder"]!);
+        Assert.Equal(HttpStatusCode.Created, (await NewAsync("""{"name":"Knot","shape":"craft:gannet"}""")).StatusCode);
+        var own = await GetAsync("/api/setups/knot/export");
+        Assert.Equal("Kittiwake 8", (string)own["transmitter"]!["name"]!);
+        Assert.Equal(4, own["model"]!["channels"]!.AsObject().Count);
         Assert.Equal(HttpStatusCode.BadRequest, (await NewAsync("""{"name":"Tern","shape":"blank-99"}""")).StatusCode);
         Assert.Equal(HttpStatusCode.BadRequest, (await NewAsync("""{"name":"","shape":"blank-6"}""")).StatusCode);
         Assert.Equal(

@@ -2,8 +2,16 @@ import AxeBuilder from '@axe-core/playwright';
 import type { Page } from '@playwright/test';
 import { expect, test } from './fixtures';
 
-const MAIN = ['/', '/craft/sandpiper/model', '/craft/sandpiper/board'];
-const PAGES = [...MAIN, '/nowhere', '/craft/nobody/model', '/craft/sandpiper/hands', '/craft/sandpiper/wire'];
+const MODEL = '/craft/sandpiper/model';
+const MAIN = ['/', MODEL, `${MODEL}?part=logic`, '/craft/sandpiper/hands', '/craft/sandpiper/board'];
+const PAGES = [
+  ...MAIN,
+  `${MODEL}?part=states`,
+  `${MODEL}?part=ready-made`,
+  '/nowhere',
+  '/craft/nobody/model',
+  '/craft/sandpiper/wire',
+];
 
 /** What the accessibility checker finds on a page, or in a part of it. */
 async function violations(page: Page, part = 'body'): Promise<string[]> {

@@ -82,12 +82,15 @@ test('a file that is no setup is refused with the place', async ({ page, app }) 
 
 test('board settings are edited in place, and a value that cannot be is refused and not saved', async ({ craft }) => {
   const page = await craft('gannet', 'board');
-  await page.getByLabel('watches').selectOption({ label: 'AUX 1 = channel 5' });
-  await expect(page.getByText('Nothing wrong', { exact: true })).toBeVisible();
-  await page.getByLabel('and is active from').fill('2200');
+  const arm = page.getByRole('group', { name: 'Arm', exact: true });
+  const fault = page.getByRole('article').filter({ hasText: 'Left shoulder does not reach Arm' });
+  await expect(fault).toBeVisible();
+  await arm.getByLabel('watches').selectOption({ label: 'AUX 1 = channel 5' });
+  await expect(fault).toHaveCount(0);
+  await arm.getByLabel('and is active from').fill('2200');
   await page.keyboard.press('Enter');
   await expect(page.getByRole('alert')).toContainText('The band must end above its start');
-  await expect(page.getByLabel('and is active from')).toHaveValue('1700');
+  await expect(arm.getByLabel('and is active from')).toHaveValue('1700');
 });
 
 test('channels are edited in place and the path follows', async ({ craft }) => {
@@ -100,12 +103,8 @@ test('channels are edited in place and the path follows', async ({ craft }) => {
   await page.keyboard.press('Enter');
   await expect(page.getByTestId('at-model')).toHaveText('1069.9µs');
   // A low end above the board's throttle-low limit never arms, and the finding says so.
-  await expect(page.getByRole('article')).toContainText('The board never sees the throttle low');
+  await expect(page.getByRole('article').filter({ hasText: 'The board never sees the throttle low' })).toBeVisible();
   await page.keyboard.press('Escape');
-  await page
-    .getByLabel('Channel 8 takes')
-    .or(page.getByLabel('Channel 7 takes'))
-    .first()
-    .selectOption({ label: 'Right dial' });
+  await page.getByRole('combobox', { name: 'Channel 8 takes' }).selectOption({ label: 'Right dial' });
   await expect(page.getByRole('button', { name: /^Saved, revision 3/ })).toBeVisible();
 });

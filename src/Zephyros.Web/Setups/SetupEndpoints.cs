@@ -1,4 +1,3 @@
-using Zephyros.Core.Hands;
 using Zephyros.Core.Model;
 using Zephyros.Core.Setups;
 using Zephyros.Storage;
@@ -85,12 +84,12 @@ internal static class SetupEndpoints
         var (wish, problem) = await RequestBody.ReadAsync<NewSetupRequest>(context.Request, cancel);
         if (wish is null)
             return problem!;
-        if (BlankTransmitters.All.FirstOrDefault(t => t.Origin == wish.Shape) is not { } shape)
+        if (TransmitterShapes.Of(store).FirstOrDefault(t => t.Id == wish.Shape) is not { } shape)
             return Problem.Invalid(
                 "No such transmitter",
-                [new SetupProblem("/shape", $"There is no blank transmitter \"{wish.Shape}\".")]
+                [new SetupProblem("/shape", $"There is no transmitter \"{wish.Shape}\" to start from.")]
             );
-        var setup = NewSetup.For(wish.Name, shape);
+        var setup = NewSetup.For(wish.Name, shape.Transmitter);
         var wrong = SetupValidator.Check(setup);
         return wrong.Count > 0
             ? Problem.Invalid("No valid name", wrong)

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { makeEdit } from './edits';
+import { freeId, makeEdit } from './edits';
 import type { Setup } from './types';
 
 const setup = { board: { map: 'AETR', functions: { 'a/b': { aux: 1 } } } } as unknown as Setup;
@@ -23,4 +23,21 @@ describe('makeEdit', () => {
       { op: 'add', path: '/board/alias', value: 'x' },
     ]);
   });
+
+  it('takes away what is there, and leaves alone what is not', () => {
+    expect(makeEdit('away', setup, [{ path: ['board', 'map'], value: undefined }]).operations).toEqual([
+      { op: 'test', path: '/board/map', value: 'AETR' },
+      { op: 'remove', path: '/board/map' },
+    ]);
+    expect(makeEdit('away', setup, [{ path: ['board', 'alias'], value: undefined }]).operations).toEqual([]);
+  });
+});
+
+describe('freeId', () => {
+  it.each([
+    ['Goggles page', {}, 'goggles-page'],
+    ['channel 5', { 'channel-5': 1, 'channel-5-2': 1 }, 'channel-5-3'],
+    ['  טיסה  ', {}, 'item'],
+    ['a name that is far too long for an id of its own', {}, 'a-name-that-is-far-too-long'],
+  ])('makes an id of %j', (name, taken, id) => expect(freeId(name, taken)).toBe(id));
 });

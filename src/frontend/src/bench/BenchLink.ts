@@ -10,6 +10,9 @@ export interface BenchState {
 
 const RETRY_AFTER_MS = 700;
 
+/** A movement that no picture has shown after so long was refused, or somebody else moved the control again. */
+const ASKED_FOR_AT_MOST_MS = 1000;
+
 /** The connection to the live bench of one setup. It lives as long as a page shows the setup. */
 export class BenchLink {
   private readonly hub = new HubConnectionBuilder()
@@ -20,11 +23,16 @@ export class BenchLink {
   private readonly listeners = new Set<() => void>();
   private state: BenchState = { connection: 'connecting', message: null };
   private stream: ISubscription<BenchMessage> | null = null;
+  /** Movements that were sent and that no picture has shown yet. */
+  private readonly asked = new Map<string, { setting: number; at: number }>();
   private followed = 'throttle';
   private closed = false;
 
   constructor(private readonly setup: string) {
-    this.hub.onreconnecting(() => this.become({ connection: 'reconnecting' }));
+    this.hub.onreconnecting(() => {
+      this.asked.clear();
+      this.become({ connection: 'reconnecting' });
+    });
     this.hub.onreconnected(() => this.watch());
   }
 
@@ -55,7 +63,17 @@ export class BenchLink {
   }
 
   move(control: string, setting: number): void {
+    if (!this.isUp()) return;
+    this.asked.set(control, { setting, at: Date.now() });
     this.tell('Move', control, setting);
+  }
+
+  /** Where the controls stand, or are about to: a key pressed twice in a hurry must count twice. */
+  settings(): Record<string, number> {
+    const settings = { ...this.state.message?.snapshot.settings };
+    for (const [control, { setting, at }] of this.asked)
+      if (Date.now() - at < ASKED_FOR_AT_MOST_MS) settings[control] = setting;
+    return settings;
   }
 
   report(sensor: string, reading: number): void {
@@ -89,7 +107,11 @@ export class BenchLink {
   private watch(): void {
     this.stream?.dispose();
     this.stream = this.hub.stream<BenchMessage>('Watch', this.setup, this.followed).subscribe({
-      next: (message) => this.become({ connection: 'live', message }),
+      next: (message) => {
+        for (const [control, { setting }] of this.asked)
+          if (message.snapshot.settings[control] === setting) this.asked.delete(control);
+        this.become({ connection: 'live', message });
+      },
       error: () => this.become({ connection: 'reconnecting' }),
       complete: () => undefined,
     });

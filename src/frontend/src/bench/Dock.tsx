@@ -35,12 +35,13 @@ export function Dock({ controls, onStandBack }: Props) {
     )
       return;
     const snapshot = link.snapshot().message?.snapshot;
-    const action = readKey(event.key, event.shiftKey, controls, snapshot?.settings ?? {});
+    const settings = link.settings();
+    const action = readKey(event.key, event.shiftKey, controls, settings);
     if (!action || !snapshot) return;
     event.preventDefault();
     switch (action.kind) {
       case 'stick': {
-        const at = snapshot.settings[action.control.id] ?? 0;
+        const at = settings[action.control.id] ?? 0;
         return move(action.control.id, Math.max(-100, Math.min(100, at + action.by)));
       }
       case 'switch':

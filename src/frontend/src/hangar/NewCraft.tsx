@@ -8,7 +8,7 @@ import { Button } from '../ui/Button';
 import { Popup } from '../ui/Popup';
 import { SelectField } from '../ui/SelectField';
 
-/** Starts a craft with an empty memory on a blank transmitter shape. */
+/** Starts a craft with an empty memory on a blank transmitter or on one's own. */
 export function NewCraft() {
   const client = useQueryClient();
   const navigate = useNavigate();
@@ -51,7 +51,7 @@ export function NewCraft() {
         <SelectField
           label="Transmitter to start from"
           value={shape}
-          options={(shapes.data ?? []).map((t) => ({ value: t.origin, label: t.name }))}
+          options={(shapes.data ?? []).map((t) => ({ value: t.id, label: t.name }))}
           onChange={setShape}
         />
         <p className="max-w-xs text-sm text-soft">

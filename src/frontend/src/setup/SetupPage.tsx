@@ -81,8 +81,8 @@ function Workbench({ document, view, findings, station }: Props) {
     onOpenChange: (open: boolean) => setOverlay(open ? name : null),
   });
   useFollowRevision(document);
-  useHotkeys('ctrl+z, meta+z', () => document.undoTitle !== null && void changes.undo(), { preventDefault: true });
-  useHotkeys('ctrl+shift+z, meta+shift+z', () => document.redoTitle !== null && void changes.redo(), {
+  useHotkeys('ctrl+z, meta+z', () => void changes.undo(), { preventDefault: true });
+  useHotkeys('ctrl+shift+z, meta+shift+z', () => void changes.redo(), {
     preventDefault: true,
   });
   useHotkeys('ctrl+k, meta+k', () => setOverlay('palette'), { preventDefault: true, enableOnFormTags: true });

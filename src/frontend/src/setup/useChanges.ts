@@ -7,7 +7,7 @@ import type { SetupDocument, SetupEdit } from '../api/types';
 /** Whether the last change is saved. */
 type SaveState = { kind: 'saved' } | { kind: 'saving' } | { kind: 'failed'; reason: string };
 
-type Attempt = (revision: number) => Promise<SetupDocument>;
+type Attempt = (current: SetupDocument) => Promise<SetupDocument>;
 
 /** Everything that changes a setup. */
 export interface Changes {
@@ -40,10 +40,10 @@ export function useChanges(id: string): Changes {
         setState({ kind: 'saving' });
         try {
           const current = await client.query({ ...setupQuery(id), staleTime: 'static' });
-          const saved = await attempt(current.revision).catch(async (error: unknown) => {
+          const saved = await attempt(current).catch(async (error: unknown) => {
             if (!(error instanceof ProblemError) || error.status !== 412) throw error;
             const newer = await client.query({ ...setupQuery(id), staleTime: 0 });
-            return attempt(newer.revision);
+            return attempt(newer);
           });
           client.setQueryData(setupQuery(id).queryKey, saved);
           setState({ kind: 'saved' });
@@ -62,38 +62,45 @@ export function useChanges(id: string): Changes {
     [client, id],
   );
 
-  const at = (revision: number, more: Record<string, string> = {}) => ({
+  const at = ({ revision }: SetupDocument, more: Record<string, string> = {}) => ({
     params: { path: { id, ...more } as never },
     headers: { 'If-Match': `"${revision}"` },
   });
   const edit = (made: SetupEdit) =>
-    run((revision) => answer(api.POST('/api/setups/{id}/edits', { ...at(revision), body: made })));
+    run((current) => answer(api.POST('/api/setups/{id}/edits', { ...at(current), body: made })));
 
   return {
     state,
     edit,
     fix: (key, fix) =>
-      run((revision) => answer(api.POST('/api/setups/{id}/findings/{key}/fixes/{fix}', at(revision, { key, fix })))),
+      run((current) => answer(api.POST('/api/setups/{id}/findings/{key}/fixes/{fix}', at(current, { key, fix })))),
     justify: (key, note) =>
-      run((revision) =>
-        answer(api.PUT('/api/setups/{id}/findings/{key}/justification', { ...at(revision, { key }), body: { note } })),
+      run((current) =>
+        answer(api.PUT('/api/setups/{id}/findings/{key}/justification', { ...at(current, { key }), body: { note } })),
       ),
     sendOrder: (order) =>
-      run(async (revision) => {
+      run(async (current) => {
         const proposal = await answer(
           api.GET('/api/setups/{id}/proposals/channel-order/{order}', { params: { path: { id, order } } }),
         );
-        return answer(api.POST('/api/setups/{id}/edits', { ...at(revision), body: proposal }));
+        return answer(api.POST('/api/setups/{id}/edits', { ...at(current), body: proposal }));
       }),
     build: (chain, wanted) =>
-      run((revision) =>
+      run((current) =>
         answer(
-          api.POST('/api/setups/{id}/ready-made/{chain}', { ...at(revision, { chain }), body: { arguments: wanted } }),
+          api.POST('/api/setups/{id}/ready-made/{chain}', { ...at(current, { chain }), body: { arguments: wanted } }),
         ),
       ),
     putStateTable: (table) =>
-      run((revision) => answer(api.PUT('/api/setups/{id}/state-table', { ...at(revision), body: { table } }))),
-    undo: () => run((revision) => answer(api.POST('/api/setups/{id}/undo', at(revision)))),
-    redo: () => run((revision) => answer(api.POST('/api/setups/{id}/redo', at(revision)))),
+      run((current) => answer(api.PUT('/api/setups/{id}/state-table', { ...at(current), body: { table } }))),
+    // Whether there is anything to take back is known only when the changes before it are through.
+    undo: () =>
+      run(async (current) =>
+        current.undoTitle === null ? current : answer(api.POST('/api/setups/{id}/undo', at(current))),
+      ),
+    redo: () =>
+      run(async (current) =>
+        current.redoTitle === null ? current : answer(api.POST('/api/setups/{id}/redo', at(current))),
+      ),
   };
 }

@@ -35,7 +35,7 @@ export function HandsStation({ setup, view, changes }: Props) {
   const free = view.uses.filter((u) => u.free).length;
   return (
     <>
-      <div className="flex flex-wrap items-start justify-between gap-3">
+      <div className="mb-3 flex flex-wrap items-start justify-between gap-x-3">
         <StationHead title={`Hands: ${setup.transmitter.name}`}>
           What each control does in every position, the others resting at their start.{' '}
           {free > 0 ? `${free} ${free === 1 ? 'control is' : 'controls are'} free.` : 'No control is free.'}

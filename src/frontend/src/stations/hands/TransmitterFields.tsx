@@ -106,16 +106,18 @@ export function TransmitterFields({ setup, changes }: Props) {
         An override sends its value past the low and high ends
       </label>
       <SelectField
-        label="Start again from a blank shape"
+        label="Take another one"
         value=""
         options={[
           { value: '', label: 'keep this one' },
-          ...(shapes.data ?? []).map((t) => ({ value: t.origin, label: t.name })),
+          ...(shapes.data ?? []).map((t) => ({ value: t.id, label: t.name })),
         ]}
-        onChange={(origin) => {
-          const shape = shapes.data?.find((t) => t.origin === origin);
+        onChange={(id) => {
+          const shape = shapes.data?.find((t) => t.id === id);
           if (shape)
-            void changes.edit(makeEdit(`Transmitter: ${shape.name}`, setup, [{ path: ['transmitter'], value: shape }]));
+            void changes.edit(
+              makeEdit(`Transmitter: ${shape.name}`, setup, [{ path: ['transmitter'], value: shape.transmitter }]),
+            );
         }}
       />
       <p className="max-w-sm text-sm text-soft">

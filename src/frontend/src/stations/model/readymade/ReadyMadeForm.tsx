@@ -58,7 +58,7 @@ export function ReadyMadeForm({ setup, chain, changes }: Props) {
           it back.
         </p>
       ) : (
-        <Button type="submit" look="solid" className="self-start" disabled={!preview.data}>
+        <Button type="submit" look="solid" className="self-start" disabled={preview.isError}>
           Build it
         </Button>
       )}

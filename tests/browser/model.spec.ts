@@ -1,0 +1,164 @@
+import type { Locator, Page } from '@playwright/test';
+import { expect, test } from './fixtures';
+
+/** Goes to a control with the Tab key alone. */
+async function tabTo(page: Page, goal: Locator): Promise<void> {
+  await goal.waitFor();
+  for (let presses = 0; presses < 200; presses++) {
+    if (await goal.evaluate((element) => element === document.activeElement)) return;
+    await page.keyboard.press('Tab');
+  }
+  throw new Error(`Tab never reaches ${String(goal)}`);
+}
+
+async function press(page: Page, goal: Locator, key = 'Enter'): Promise<void> {
+  await tabTo(page, goal);
+  await page.keyboard.press(key);
+}
+
+/** Replaces what a field holds and leaves it. */
+async function type(page: Page, goal: Locator, text: string): Promise<void> {
+  await tabTo(page, goal);
+  await page.keyboard.press('Control+a');
+  await page.keyboard.type(text);
+  await page.keyboard.press('Enter');
+}
+
+const channel = (page: Page, name: string) =>
+  page.getByRole('row').filter({ has: page.getByRole('button', { name: new RegExp(`^${name}`) }) });
+
+test('a switch is planned from the keyboard: named, assigned by flicking it twice, and seen in the hands', async ({
+  craft,
+}) => {
+  const page = await craft('sandpiper', 'hands');
+  const tile = page.getByRole('article').filter({ hasText: 'Left front, outer' });
+  await expect(tile).toContainText('free');
+  await press(page, page.getByRole('button', { name: 'Edit Left front, outer' }));
+  await type(page, page.getByLabel('Your own name'), 'Strobe');
+  await page.keyboard.press('Escape');
+  await expect(page.getByRole('article').filter({ hasText: 'Strobe does nothing' })).toBeVisible();
+
+  await press(page, page.getByRole('link', { name: /^Model/ }));
+  await press(page, page.getByRole('button', { name: 'Channel 13 (AUX 9)' }));
+  await press(page, page.getByRole('button', { name: 'Channel 13', exact: true }));
+  await type(page, page.getByLabel('Carries'), 'Strobe light');
+  await page.keyboard.press('Escape');
+  await press(page, page.getByLabel('Channel 13: take the control that I flick'));
+  await page.keyboard.press('Control+.');
+  // The switches of the dock are numbered; this one is the third.
+  await page.keyboard.press('3');
+  await expect(page.getByText('Strobe? Once more')).toBeVisible();
+  await page.keyboard.press('3');
+  await expect(page.getByRole('combobox', { name: 'Channel 13 takes' })).toHaveValue('control:left-front-outer');
+  await expect(page.getByRole('article').filter({ hasText: 'Strobe does nothing' })).toHaveCount(0);
+
+  await press(page, page.getByRole('link', { name: /^Hands/ }));
+  const strobe = page.getByRole('article').filter({ has: page.getByRole('heading', { name: 'Strobe' }) });
+  await expect(strobe.getByRole('button', { name: 'Put Strobe at far' })).toContainText('ch 13 2012 µs');
+  await page.keyboard.press('Control+z');
+  await expect(strobe.getByRole('button', { name: 'Put Strobe at far' })).toHaveCount(0);
+});
+
+test('the limiter is built from the keyboard, tried in the dock, moved and switched off', async ({ craft }) => {
+  const page = await craft('wren');
+  await press(page, page.getByRole('tab', { name: 'Channels' }));
+  for (let i = 0; i < 3; i++) await page.keyboard.press('ArrowRight');
+  await press(page, page.getByRole('button', { name: 'Throttle limiter' }));
+  await type(page, page.getByLabel('Share with the dial at its low end'), '60');
+  await expect(page.getByText('Built.')).toBeVisible();
+
+  await page.goto(page.url().replace(/\?.*/, ''));
+  const row = channel(page, 'Throttle');
+  await expect(row.getByRole('button', { name: /multiply by Left dial/ })).toBeVisible();
+  // Full throttle with the dial at its middle: a share of 80 % leaves +60 %, times the ends of 97.6 %.
+  await page.keyboard.press('Control+.');
+  for (let i = 0; i < 20; i++) await page.keyboard.press('w');
+  await expect(row).toContainText('+160 %');
+  await expect(row).toContainText('+60 %');
+  await expect(row).toContainText('+58.6 %');
+  for (let i = 0; i < 20; i++) await page.keyboard.press('s');
+  await expect(row).toContainText('−97.6 %');
+
+  await press(page, row.getByRole('button', { name: /multiply by Left dial/ }));
+  await press(page, page.getByLabel('Switched on'), 'Space');
+  await page.keyboard.press('Escape');
+  await page.keyboard.press('Control+.');
+  for (let i = 0; i < 20; i++) await page.keyboard.press('w');
+  await expect(row).toContainText('+97.6 %');
+  await page.keyboard.press('Control+z');
+  await expect(row).toContainText('+58.6 %');
+});
+
+test('the six-position switch is straightened from the keyboard', async ({ craft }) => {
+  const page = await craft('sandpiper', 'model?part=ready-made');
+  await press(page, page.getByRole('button', { name: 'Straighten a multi-position switch' }));
+  const measured = page.getByLabel('Measured, position 1 first');
+  await tabTo(page, measured);
+  await page.keyboard.press('Control+a');
+  await page.keyboard.type('-100 -40 -11 12 35 x');
+  await expect(page.getByRole('alert')).toContainText('"x" is no number from -150 to +150');
+  await page.keyboard.press('Backspace');
+  await page.keyboard.type('100');
+  await type(page, page.getByLabel('Wanted, position 1 first'), '-100 -85 -70 70 85 100');
+  await expect(page.getByText('Built.')).toBeVisible();
+
+  await page.goto(page.url().replace(/\?.*/, ''));
+  const row = channel(page, 'Goggles page');
+  await expect(row.getByRole('button', { name: /curve of 11 points/ })).toHaveCount(1);
+  for (const wanted of ['−85 %', '−70 %', '+70 %', '+85 %', '+100 %']) {
+    await page.keyboard.press('Control+.');
+    await page.keyboard.press('4');
+    await expect(row).toContainText(wanted);
+  }
+});
+
+test('the lock that was not enabled is fixed, and holds the throttle in the dock until the craft is armed', async ({
+  craft,
+}) => {
+  const page = await craft('wren');
+  const row = channel(page, 'Throttle');
+  const sent = row.getByRole('cell').last();
+  await page.keyboard.press('Control+.');
+  for (let i = 0; i < 5; i++) await page.keyboard.press('w');
+  await expect(sent).toHaveText('1250.1 µs');
+
+  const finding = page.getByRole('article').filter({ hasText: 'Throttle lock is not enabled' });
+  await press(page, finding.getByRole('button').first());
+  await expect(finding).toHaveCount(0);
+  await expect(sent).toHaveText('988.0 µs');
+  await expect(row).toContainText('forced');
+
+  // Armed with the throttle up it stays locked; armed with the throttle down it lets go, and locks at once on disarming.
+  await page.keyboard.press('Control+.');
+  await page.keyboard.press('1');
+  await expect(sent).toHaveText('988.0 µs');
+  for (let i = 0; i < 5; i++) await page.keyboard.press('s');
+  await expect(row).not.toContainText('forced');
+  for (let i = 0; i < 8; i++) await page.keyboard.press('w');
+  await expect(sent).toHaveText('1400.1 µs');
+  await page.keyboard.press('1');
+  await expect(sent).toHaveText('988.0 µs');
+});
+
+test('names are shown as text, whatever they hold', async ({ craft, app }) => {
+  const markup = '<img src=x onerror=alert(1)>';
+  const answer = await fetch(`${app.address}/api/setups/sandpiper/edits`, {
+    method: 'POST',
+    headers: { 'Content-Type': 'application/json', 'If-Match': '"1"' },
+    body: JSON.stringify({
+      title: markup,
+      operations: [
+        { op: 'replace', path: '/model/channels/camera/label', value: markup },
+        { op: 'replace', path: '/model/conditions/come-home/label', value: '\u202Eemoh emoc' },
+        { op: 'add', path: '/transmitter/controls/right-dial/alias', value: markup },
+      ],
+    }),
+  });
+  expect(answer.status).toBe(200);
+  for (const part of ['hands', 'model', 'model?part=logic', 'board']) {
+    const page = await craft('sandpiper', part);
+    expect(await page.locator('img').count()).toBe(0);
+    if (part !== 'model?part=logic')
+      await expect(page.getByText(markup).filter({ visible: true }).first()).toBeVisible();
+  }
+});
