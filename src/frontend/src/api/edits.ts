@@ -37,8 +37,8 @@ export function freeId(name: string, taken: object): string {
     name
       .toLowerCase()
       .replace(/[^a-z0-9]+/g, '-')
-      .replace(/^-+|-+$/g, '')
-      .slice(0, 28) || 'item';
+      .slice(0, 28)
+      .replace(/^-+|-+$/g, '') || 'item';
   let id = base;
   for (let n = 2; id in taken; n++) id = `${base}-${n}`;
   return id;

@@ -26,7 +26,7 @@ function after(before: Setup, edit: SetupEdit, channel = 'tilt'): string[] {
     const last = names.pop()!;
     let node = document as unknown as Record<string, unknown>;
     for (const name of names) node = (node[name] ??= {}) as Record<string, unknown>;
-    if (op === 'remove') delete node[last];
+    if (op === 'remove') Reflect.deleteProperty(node, last);
     else node[last] = value;
   }
   return orderedSteps(document.model.channels[channel]!).map(([id]) => id);
