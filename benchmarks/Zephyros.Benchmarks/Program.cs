@@ -9,7 +9,10 @@ using Zephyros.Benchmarks;
 if (args is not [_, "live"])
 {
     var job = Job.ShortRun.WithToolchain(InProcessEmitToolchain.Instance);
-    BenchmarkRunner.Run<PathBenchmarks>(DefaultConfig.Instance.AddJob(job).WithArtifactsPath("artifacts/benchmarks"));
+    var config = DefaultConfig.Instance.AddJob(job).WithArtifactsPath("artifacts/benchmarks");
+    BenchmarkRunner.Run<ModelBenchmarks>(config);
+    BenchmarkRunner.Run<WireBenchmarks>(config);
+    KeptMemory.Print();
 }
 
 await LiveFigures.PrintAsync(args[0]);

@@ -6,8 +6,9 @@ namespace Zephyros.Core.Model.Running;
 public sealed class CurveTable
 {
     private readonly double[] xs;
-    private readonly double[] ys;
-    private readonly double[]? slopes;
+    private readonly Segment[] segments;
+    private readonly double first;
+    private readonly double last;
 
     /// <summary>Makes a curve ready.</summary>
     /// <param name="points">At least two points from left to right, no two at the same x.</param>
@@ -15,34 +16,31 @@ public sealed class CurveTable
     public CurveTable(IReadOnlyList<CurvePoint> points, bool smooth)
     {
         xs = [.. points.Select(p => p.X.Value)];
-        ys = [.. points.Select(p => p.Y.Value)];
-        slopes = smooth && xs.Length > 2 ? Slopes() : null;
+        double[] ys = [.. points.Select(p => p.Y.Value)];
+        (first, last) = (ys[0], ys[^1]);
+        var slopes = smooth && xs.Length > 2 ? Slopes(xs, ys) : null;
+        segments =
+        [
+            .. Enumerable
+                .Range(0, xs.Length - 1)
+                .Select(i => Segment.Between(xs[i + 1] - xs[i], ys[i], ys[i + 1], slopes?[i..(i + 2)])),
+        ];
     }
 
     /// <summary>The height of the curve in percent at <paramref name="x"/> percent; beyond the outer points their height.</summary>
     public double At(double x)
     {
-        var last = xs.Length - 1;
         if (x <= xs[0])
-            return ys[0];
-        if (x >= xs[last])
-            return ys[last];
-        var i = 1;
-        while (xs[i] < x)
+            return first;
+        if (x >= xs[^1])
+            return last;
+        var i = 0;
+        while (xs[i + 1] < x)
             i++;
-        var (left, right) = (i - 1, i);
-        var width = xs[right] - xs[left];
-        var t = (x - xs[left]) / width;
-        if (slopes is null)
-            return ys[left] + (t * (ys[right] - ys[left]));
-        var (t2, t3) = (t * t, t * t * t);
-        return (((2 * t3) - (3 * t2) + 1) * ys[left])
-            + ((t3 - (2 * t2) + t) * width * slopes[left])
-            + (((3 * t2) - (2 * t3)) * ys[right])
-            + ((t3 - t2) * width * slopes[right]);
+        return segments[i].At(x - xs[i]);
     }
 
-    private double[] Slopes()
+    private static double[] Slopes(double[] xs, double[] ys)
     {
         var count = xs.Length;
         var widths = new double[count - 1];
@@ -76,5 +74,19 @@ public sealed class CurveTable
         if (slope * rise <= 0)
             return 0;
         return rise * nextRise < 0 && Math.Abs(slope) > 3 * Math.Abs(rise) ? 3 * rise : slope;
+    }
+
+    // The course from one point to the next as a cubic in the distance from the first; a straight line has no higher terms.
+    private readonly record struct Segment(double C0, double C1, double C2, double C3)
+    {
+        public static Segment Between(double width, double from, double to, double[]? slopes)
+        {
+            var rise = (to - from) / width;
+            if (slopes is not [var a, var b])
+                return new(from, rise, 0, 0);
+            return new(from, a, ((3 * rise) - (2 * a) - b) / width, (a + b - (2 * rise)) / (width * width));
+        }
+
+        public double At(double distance) => C0 + (distance * (C1 + (distance * (C2 + (distance * C3)))));
     }
 }

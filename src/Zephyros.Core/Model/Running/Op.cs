@@ -5,7 +5,4 @@ internal readonly record struct Op(OpCode Code, int A = 0, int B = 0, int C = 0,
 {
     /// <summary>The register of the condition under which the operation works, or -1 when it always does.</summary>
     public int When { get; init; } = -1;
-
-    /// <summary>True when the passing value is shown after this operation.</summary>
-    public bool Shown { get; init; }
 }

@@ -1,7 +1,7 @@
 namespace Zephyros.Core.Model.Running;
 
 /// <summary>What one operation of a compiled model does. The operations of chains work on the passing value; those of conditions
-/// write 0 or 1 into a register.</summary>
+/// write 0 or 1 into a register, and stand after them: <see cref="Below"/> is the first.</summary>
 internal enum OpCode : byte
 {
     /// <summary>A chain starts at slot C: the passing value becomes register A x P + Q.</summary>
@@ -34,17 +34,14 @@ internal enum OpCode : byte
     /// <summary>The passing value goes into register A.</summary>
     KeepChain,
 
-    /// <summary>Output stage A lets the value of register B leave into slot C, overrides apply, and the channel is sent.</summary>
-    Send,
-
     /// <summary>Register A x P + Q lies below 0; into register B.</summary>
     Below,
 
     /// <summary>Register A x P + Q lies above 0; into register B.</summary>
     Above,
 
-    /// <summary>Register A lies on a wanted position of position table C; into register B.</summary>
-    Position,
+    /// <summary>Register A lies above P and up to Q; into register B.</summary>
+    Within,
 
     /// <summary>Register A compares (below 0: P = -1, above: P = 1) with Q while telemetry arrives; into register B.</summary>
     Sensor,

@@ -1,7 +1,7 @@
 namespace Zephyros.Core.Model.Running;
 
 /// <summary>An output stage made ready: two slopes that meet at the centre, the ends, and what may force the channel.</summary>
-internal sealed class OutputTable
+internal readonly struct OutputTable
 {
     private readonly double below;
     private readonly double above;
@@ -10,22 +10,24 @@ internal sealed class OutputTable
     private readonly double high;
     private readonly (int Register, double Value)[] forced;
 
-    public OutputTable(Channel channel, int planned, IEnumerable<(int Register, double Value)> overrides, bool pastEnds)
+    public OutputTable(PlannedChannel planned, IEnumerable<(int Register, double Value)> overrides, bool pastEnds)
     {
-        SentIndex = channel.Number.Value - 1;
-        Planned = planned;
+        var channel = planned.Channel;
+        (SentIndex, Slot) = (channel.Number.Value - 1, planned.OutputSlot);
         (low, centre, high) = (channel.Output.Low.Value, channel.Output.Centre.Value, channel.Output.High.Value);
         (below, above) = ((centre - low) / 100, (high - centre) / 100);
         // Turned round, a negative value runs up from the centre to the high end.
         if (channel.Output.Reverse)
             (below, above) = (-above, -below);
-        forced = [.. overrides.Select(o => (o.Register, pastEnds ? o.Value : Held(o.Value)))];
+        forced = [.. overrides];
+        for (var i = 0; i < forced.Length && !pastEnds; i++)
+            forced[i].Value = Held(forced[i].Value);
     }
 
     public int SentIndex { get; }
 
-    /// <summary>The place of the channel among the planned ones.</summary>
-    public int Planned { get; }
+    /// <summary>The slot of the value that leaves; the chain's last value lies before it, what is sent after it.</summary>
+    public int Slot { get; }
 
     public double Leave(double value) => Held(centre + (value * (value < 0 ? below : above)));
 

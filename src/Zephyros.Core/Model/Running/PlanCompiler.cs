@@ -9,6 +9,7 @@ internal sealed class PlanCompiler
     private readonly Transmitter transmitter;
     private readonly TestCompiler tests;
     private readonly Dictionary<string, int> planned;
+    private readonly HashSet<string> taken;
 
     public PlanCompiler(Transmitter transmitter, TransmitterModel model)
     {
@@ -25,6 +26,11 @@ internal sealed class PlanCompiler
 
         Channels = channels;
         planned = channels.Select((c, i) => (c.Id, i)).ToDictionary(p => p.Id, p => p.i, StringComparer.Ordinal);
+        taken = ModelReferences
+            .Of(model)
+            .Where(r => r.Kind == ReferenceKind.Channel && r.Owner.Kind != NodeKind.Sent)
+            .Select(r => r.Id)
+            .ToHashSet(StringComparer.Ordinal);
         tests = new TestCompiler(this);
     }
 
@@ -37,8 +43,6 @@ internal sealed class PlanCompiler
     public List<Op> Program { get; } = [];
 
     public List<CurveTable> Curves { get; } = [];
-
-    public List<PositionTable> Positions { get; } = [];
 
     public List<OutputTable> Outputs { get; } = [];
 
@@ -61,10 +65,17 @@ internal sealed class PlanCompiler
                 case NodeKind.Chain:
                     Chain(planned[node.Id]);
                     break;
-                case NodeKind.Sent:
-                    Send(planned[node.Id]);
-                    break;
             }
+        }
+
+        // Nothing depends on what is sent, so all channels leave together at the end.
+        foreach (var channel in Channels)
+        {
+            var overrides = model
+                .OverridesOf(channel.Id)
+                .Where(o => o.Value.Enabled)
+                .Select(o => (Layout.ConditionRegister(o.Value.When), o.Value.Value.Value));
+            Outputs.Add(new OutputTable(channel, overrides, transmitter.ForcedPastEnds));
         }
     }
 
@@ -99,14 +110,15 @@ internal sealed class PlanCompiler
     {
         var plan = Channels[number];
         var (a, p, q) = Source(plan.Channel.Take);
-        Program.Add(new Op(OpCode.Take, a, C: plan.FirstSlot, P: p, Q: q) { Shown = true });
+        Program.Add(new Op(OpCode.Take, a, C: plan.FirstSlot, P: p, Q: q));
         foreach (var (_, step) in plan.Channel.OrderedSteps)
         {
             var op = step.Off ? new Op(OpCode.Linear, P: 1) : Step(step);
-            Program.Add(op with { Shown = true, When = When(step) });
+            Program.Add(op with { When = When(step) });
         }
 
-        Program.Add(new Op(OpCode.KeepChain, Layout.ChainRegister(plan.Id)));
+        if (taken.Contains(plan.Id))
+            Program.Add(new Op(OpCode.KeepChain, Layout.ChainRegister(plan.Id)));
     }
 
     private int When(ChainStep step) => step is { Off: false, When: { } when } ? Layout.ConditionRegister(when) : -1;
@@ -143,16 +155,5 @@ internal sealed class PlanCompiler
     {
         var (a, p, q) = Source(with.Take, with.Scale.Value / 100 * share, with.Shift.Value * share);
         return new Op(code, a, P: p, Q: q);
-    }
-
-    private void Send(int number)
-    {
-        var plan = Channels[number];
-        var overrides = model
-            .OverridesOf(plan.Id)
-            .Where(o => o.Value.Enabled)
-            .Select(o => (Layout.ConditionRegister(o.Value.When), o.Value.Value.Value));
-        Outputs.Add(new OutputTable(plan.Channel, number, overrides, transmitter.ForcedPastEnds));
-        Program.Add(new Op(OpCode.Send, Outputs.Count - 1, Layout.ChainRegister(plan.Id), C: plan.OutputSlot));
     }
 }

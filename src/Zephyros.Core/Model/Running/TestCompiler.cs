@@ -12,8 +12,7 @@ internal sealed class TestCompiler(PlanCompiler plan)
         switch (test)
         {
             case PositionTest position:
-                plan.Positions.Add(new PositionTable(plan.Control(position.Control), position.Positions));
-                Add(new Op(OpCode.Position, Layout.ControlIndex(position.Control), target, plan.Positions.Count - 1));
+                Position(position, target);
                 break;
             case CompareTest compare:
                 var (a, p, q) = plan.Source(compare.Value, 1, -compare.Limit.Value);
@@ -52,6 +51,16 @@ internal sealed class TestCompiler(PlanCompiler plan)
         }
     }
 
+    private void Position(PositionTest test, int target)
+    {
+        var runs = PositionRuns.Of(plan.Control(test.Control), test.Positions);
+        var first = runs.Count == 1 ? target : Layout.Registers(runs.Count);
+        for (var i = 0; i < runs.Count; i++)
+            Add(new Op(OpCode.Within, Layout.ControlIndex(test.Control), first + i, P: runs[i].Above, Q: runs[i].UpTo));
+        if (runs.Count != 1)
+            Add(new Op(OpCode.Any, first, target, runs.Count));
+    }
+
     private void Combine(Test test, int target)
     {
         switch (test)
@@ -83,6 +92,12 @@ internal sealed class TestCompiler(PlanCompiler plan)
     // The parts get registers side by side, so that one operation looks at all of them.
     private void Group(OpCode code, IReadOnlyList<Test> parts, int target)
     {
+        if (parts.Count == 1 && code != OpCode.None)
+        {
+            Compile(parts[0], target);
+            return;
+        }
+
         var first = Layout.Registers(parts.Count);
         for (var i = 0; i < parts.Count; i++)
             Compile(parts[i], first + i);
