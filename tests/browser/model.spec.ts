@@ -61,13 +61,16 @@ test('a switch is planned from the keyboard: named, assigned by flicking it twic
 
 test('the limiter is built from the keyboard, tried in the dock, moved and switched off', async ({ craft }) => {
   const page = await craft('wren');
-  await press(page, page.getByRole('tab', { name: 'Channels' }));
-  for (let i = 0; i < 3; i++) await page.keyboard.press('ArrowRight');
+  await tabTo(page, page.getByRole('tab', { name: 'Channels' }));
+  for (const part of ['Logic', 'Flight states', 'Ready-made']) {
+    await page.keyboard.press('ArrowRight');
+    await expect(page.getByRole('tab', { name: part })).toBeFocused();
+  }
   await press(page, page.getByRole('button', { name: 'Throttle limiter' }));
   await type(page, page.getByLabel('Share with the dial at its low end'), '60');
   await expect(page.getByText('Built.')).toBeVisible();
 
-  await page.goto(page.url().replace(/\?.*/, ''));
+  await craft('wren');
   const row = channel(page, 'Throttle');
   await expect(row.getByRole('button', { name: /multiply by Left dial/ })).toBeVisible();
   // Full throttle with the dial at its middle: a share of 80 % leaves +60 %, times the ends of 97.6 %.
@@ -102,7 +105,7 @@ test('the six-position switch is straightened from the keyboard', async ({ craft
   await type(page, page.getByLabel('Wanted, position 1 first'), '-100 -85 -70 70 85 100');
   await expect(page.getByText('Built.')).toBeVisible();
 
-  await page.goto(page.url().replace(/\?.*/, ''));
+  await craft('sandpiper');
   const row = channel(page, 'Goggles page');
   await expect(row.getByRole('button', { name: /curve of 11 points/ })).toHaveCount(1);
   for (const wanted of ['−85 %', '−70 %', '+70 %', '+85 %', '+100 %']) {
@@ -161,4 +164,21 @@ test('names are shown as text, whatever they hold', async ({ craft, app }) => {
     if (part !== 'model?part=logic')
       await expect(page.getByText(markup).filter({ visible: true }).first()).toBeVisible();
   }
+});
+
+test('a board function is added, given a band, and shown at the position that works it', async ({ craft }) => {
+  const page = await craft('sandpiper', 'board');
+  await page.getByLabel('Add a function of the board').selectOption({ label: 'Cruise' });
+  await page.getByLabel('Cruise watches').selectOption({ label: 'AUX 2 = channel 6' });
+  await page.getByLabel('Cruise is active from').fill('1750');
+  await page.keyboard.press('Enter');
+  await page.getByLabel('Cruise is meant for').selectOption({ label: 'Right front, inner' });
+  await page.getByRole('link', { name: /^Hands/ }).click();
+  await expect(page.getByRole('button', { name: 'Put Right front, inner at far' })).toContainText('Cruise');
+  await page.keyboard.press('Control+z');
+  await page.keyboard.press('Control+z');
+  await page.keyboard.press('Control+z');
+  await page.keyboard.press('Control+z');
+  await expect(page.getByRole('button', { name: 'Put Right front, inner at far' })).not.toContainText('Cruise');
+  await expect(page.getByRole('button', { name: /^Saved, revision 9/ })).toBeVisible();
 });

@@ -32,17 +32,9 @@ public sealed class ImplausibleLimit : IFindingRule
             Severity = Severity.Danger,
             Station = Station.Model,
             Place = $"/model/conditions/{id}/test",
-            Title = $"{sensor.Label} of {test.Limit} {sensor.Unit} is not plausible".Replace(
-                "  ",
-                " ",
-                StringComparison.Ordinal
-            ),
+            Title = $"{sensor.Label} of {sensor.Words(test.Limit)} is not plausible",
             What =
-                $"“{condition.Label}” compares {sensor.Label} with {test.Limit}; the sensor means {sensor.Lowest} to {sensor.Highest} {sensor.Unit}.".Replace(
-                    " .",
-                    ".",
-                    StringComparison.Ordinal
-                ),
+                $"“{condition.Label}” compares {sensor.Label} with {sensor.Words(test.Limit)}; the sensor means {sensor.Lowest} to {sensor.Words(sensor.Highest)}.",
             Why = "The condition will not come when it is needed. A limit typed ten times too large has happened.",
             Provenance = "Common practice, no source (job.md 6): check plausibility.",
             MayBeJustified = true,
@@ -59,10 +51,10 @@ public sealed class ImplausibleLimit : IFindingRule
             var changed = condition with { Test = Replace(condition.Test, test, test with { Limit = limit }) };
             yield return new Fix(
                 factor < 1 ? "tenth" : "tenfold",
-                $"Takes {name} of it: {limit} {sensor.Unit}.",
+                $"Takes {name} of it: {sensor.Words(limit)}.",
                 Edits.InModel(
                     setup,
-                    $"Limit {limit} for “{condition.Label}”",
+                    $"Limit {sensor.Words(limit)} for “{condition.Label}”",
                     m => m with { Conditions = m.Conditions.SetItem(id, changed) }
                 )
             );

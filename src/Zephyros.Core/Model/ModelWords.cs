@@ -109,11 +109,8 @@ public sealed class ModelWords(Transmitter transmitter, TransmitterModel model)
 
     private string Sensor(string id) => model.Sensors.TryGetValue(id, out var own) ? own.Label : id;
 
-    private string Limit(SensorTest test)
-    {
-        var unit = model.Sensors.TryGetValue(test.Sensor, out var own) ? own.Unit : "";
-        return unit.Length > 0 ? $"{test.Limit} {unit}" : test.Limit.ToString();
-    }
+    private string Limit(SensorTest test) =>
+        model.Sensors.TryGetValue(test.Sensor, out var own) ? own.Words(test.Limit) : test.Limit.ToString();
 
     private string Press(PressTest press) =>
         press.Before is { } before

@@ -31,4 +31,7 @@ public sealed record Sensor
     [Description("What the sensor reports on the bench until it is moved there.")]
     [Range(-1e6, 1e6)]
     public required Reading Bench { get; init; }
+
+    /// <summary>A reading of this sensor with its unit.</summary>
+    public string Words(Reading reading) => Unit.Length > 0 ? $"{reading} {Unit}" : reading.ToString();
 }

@@ -134,10 +134,7 @@ public static class StateTable
                 yield return
                 [
                     .. Readings(tests, id, sensor)
-                        .Select(r => new Choice(
-                            $"{sensor.Label} {r} {sensor.Unit}".TrimEnd(),
-                            v => v.Readings[index] = r
-                        )),
+                        .Select(r => new Choice($"{sensor.Label} {sensor.Words(r)}", v => v.Readings[index] = r)),
                 ];
         }
     }

@@ -11,7 +11,7 @@ export interface BenchState {
 const RETRY_AFTER_MS = 700;
 
 /** A movement that no picture has shown after so long was refused, or somebody else moved the control again. */
-const ASKED_FOR_AT_MOST_MS = 1000;
+const ASKED_FOR_AT_MOST_MS = 3000;
 
 /** The connection to the live bench of one setup. It lives as long as a page shows the setup. */
 export class BenchLink {

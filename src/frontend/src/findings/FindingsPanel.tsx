@@ -20,10 +20,11 @@ export function FindingsPanel({ document, findings, changes }: Props) {
       </h2>
       {open.length === 0 && (
         <div className="rounded border border-moss bg-moss-wash p-3">
-          <p className="font-bold text-moss">Order, arm switch and bands fit.</p>
+          <p className="font-bold text-moss">No rule finds a fault on the path.</p>
           <p className="mt-1 text-[0.93rem]">
-            That is what the rules of this version look at. A simulated pass is not a bench pass: with the propellers
-            off, move one stick at a time on the real transmitter and watch that the same bar answers on the board.
+            They look at hands, model, wire and board; nothing is proven about movements yet. A simulated pass is not a
+            bench pass: with the propellers off, move one stick at a time on the real transmitter and watch that the
+            same bar answers on the board.
           </p>
         </div>
       )}

@@ -1,12 +1,15 @@
+import { Plus, Trash2 } from 'lucide-react';
 import { makeEdit } from '../../api/edits';
-import type { BoardFunction, Setup, SetupView } from '../../api/types';
+import type { Setup, SetupView } from '../../api/types';
 import { useBenchState } from '../../bench/BenchProvider';
 import { axisOf, spell, spellOut } from '../../path/orders';
 import type { Changes } from '../../setup/useChanges';
+import { Button } from '../../ui/Button';
 import { NumberField } from '../../ui/NumberField';
 import { SelectField } from '../../ui/SelectField';
 import { StationHead } from '../StationHead';
 import { TravelBar } from '../../ui/TravelBar';
+import { FunctionTable } from './FunctionTable';
 import { PositionTable } from './PositionTable';
 
 interface Props {
@@ -15,7 +18,7 @@ interface Props {
   changes: Changes;
 }
 
-/** What the board makes of the signal: its axes, its arm function, and what each position of a switch makes it do. */
+/** What the board makes of the signal: its axes, its functions, and what each position of a switch makes it do. */
 export function BoardStation({ setup, view, changes }: Props) {
   const { board } = setup;
   const put = (title: string, path: string[], value: unknown) =>
@@ -51,6 +54,7 @@ export function BoardStation({ setup, view, changes }: Props) {
           max={1500}
           onCommit={(v) => put(`Throttle is low below ${v} µs`, ['throttleLow'], v)}
         />
+        <ActivationLimit limit={board.activationLimit ?? null} idle={board.throttleLow} put={put} />
         <NumberField
           label="Signal lost after"
           unit="ms"
@@ -71,11 +75,47 @@ export function BoardStation({ setup, view, changes }: Props) {
         />
       </div>
       <AxisBars map={board.map} />
-      {Object.entries(board.functions).map(([id, made]) => (
-        <FunctionFields key={id} id={id} made={made} setup={setup} put={put} />
-      ))}
+      <FunctionTable setup={setup} put={put} />
       <PositionTable rows={view.rows} setup={setup} />
     </>
+  );
+}
+
+/** Above what the board activates its controller, for two-stage arming. Most boards have no such limit. */
+function ActivationLimit({
+  limit,
+  idle,
+  put,
+}: {
+  limit: number | null;
+  idle: number;
+  put: (title: string, path: string[], value: unknown) => void;
+}) {
+  if (limit === null)
+    return (
+      <Button onClick={() => put('Activation limit', ['activationLimit'], idle + 50)}>
+        <Plus size={15} aria-hidden /> Activation limit
+      </Button>
+    );
+  return (
+    <span className="flex items-end gap-1">
+      <NumberField
+        label="Controller active above"
+        unit="µs"
+        value={limit}
+        min={900}
+        max={1500}
+        onCommit={(v) => put(`Controller active above ${v} µs`, ['activationLimit'], v)}
+      />
+      <button
+        type="button"
+        aria-label="Remove the activation limit"
+        className="rounded p-2 hover:bg-hair"
+        onClick={() => put('No activation limit', ['activationLimit'], undefined)}
+      >
+        <Trash2 size={15} aria-hidden />
+      </button>
+    </span>
   );
 }
 
@@ -105,60 +145,5 @@ function AxisBars({ map }: { map: string }) {
         );
       })}
     </dl>
-  );
-}
-
-function FunctionFields({
-  id,
-  made,
-  setup,
-  put,
-}: {
-  id: string;
-  made: BoardFunction;
-  setup: Setup;
-  put: (title: string, path: string[], value: unknown) => void;
-}) {
-  const at = (member: string) => ['functions', id, member];
-  return (
-    <fieldset className="mb-4 flex flex-wrap items-end gap-x-5 gap-y-2">
-      <legend className="sr-only">{made.label}</legend>
-      <b className="flex h-8 items-center rounded-sm bg-ink px-3 text-paper">{made.label}</b>
-      <SelectField
-        label="watches"
-        value={String(made.aux)}
-        options={Array.from({ length: 28 }, (_, i) => ({
-          value: String(i + 1),
-          label: `AUX ${i + 1} = channel ${i + 5}`,
-        }))}
-        onChange={(aux) => put(`${made.label} watches AUX ${aux}`, at('aux'), Number(aux))}
-      />
-      <NumberField
-        label="and is active from"
-        unit="µs"
-        value={made.low}
-        min={800}
-        max={2200}
-        step={25}
-        onCommit={(v) => put(`${made.label} from ${v} µs`, at('low'), v)}
-      />
-      <NumberField
-        label="up to, not including"
-        unit="µs"
-        value={made.high}
-        min={800}
-        max={2200}
-        step={25}
-        onCommit={(v) => put(`${made.label} up to ${v} µs`, at('high'), v)}
-      />
-      <SelectField
-        label="meant for"
-        value={made.control}
-        options={Object.entries(setup.transmitter.controls)
-          .filter(([, control]) => control.kind !== 'stick')
-          .map(([control, { label, alias }]) => ({ value: control, label: alias || label }))}
-        onChange={(control) => put(`${made.label} is meant for another control`, at('control'), control)}
-      />
-    </fieldset>
   );
 }

@@ -1,0 +1,174 @@
+import { Trash2 } from 'lucide-react';
+import { freeId } from '../../api/edits';
+import type { BoardFunction, Setup } from '../../api/types';
+import { NumberField } from '../../ui/NumberField';
+import { SelectField } from '../../ui/SelectField';
+import { TextField } from '../../ui/TextField';
+
+interface Props {
+  setup: Setup;
+  put: (title: string, path: string[], value: unknown) => void;
+}
+
+/** The kinds of function in the trade's words, arming first. */
+const KINDS: Record<BoardFunction['kind'], string> = {
+  arm: 'Arm',
+  'arm-consent': 'Arming consent',
+  'throttle-cut': 'Throttle cut',
+  'self-level': 'Self-level',
+  'blended-level': 'Blended level',
+  'return-home': 'Return home',
+  'position-hold': 'Position hold',
+  cruise: 'Cruise',
+  manual: 'Manual',
+  beeper: 'Locator beeper',
+  'self-right': 'Self-right',
+  recorder: 'Recorder',
+  camera: 'Camera',
+  'display-page': 'Display page',
+  'automatic-trim': 'Automatic trim',
+  'automatic-tune': 'Automatic tune',
+  'loss-procedure': 'Loss procedure on purpose',
+  'signal-quality': 'Signal quality',
+  own: 'Own function',
+};
+
+const ORDER = Object.keys(KINDS);
+
+/** What the board does on each AUX channel, one line a function: name, channel, band and the control that is meant to work it. */
+export function FunctionTable({ setup, put }: Props) {
+  const { functions } = setup.board;
+  const rows = Object.entries(functions).sort(
+    ([, a], [, b]) => ORDER.indexOf(a.kind) - ORDER.indexOf(b.kind) || a.aux - b.aux || a.low - b.low,
+  );
+  const controls = Object.entries(setup.transmitter.controls)
+    .filter(([, control]) => control.kind !== 'stick')
+    .map(([value, { label, alias }]) => ({ value, label: alias || label }))
+    .sort((a, b) => a.label.localeCompare(b.label));
+  const add = (kind: string) => {
+    const label = KINDS[kind as BoardFunction['kind']];
+    const value = {
+      kind,
+      label,
+      control: kind === 'arm' ? (controls[0]?.value ?? '') : '',
+      aux: 1,
+      low: 1700,
+      high: 2100,
+    };
+    put(`Board function ${label}`, ['functions', freeId(kind, functions)], value);
+  };
+  return (
+    <section aria-labelledby="functions" className="mb-5">
+      {/* Positioned, so that the hidden labels inside scroll with it instead of widening the page. */}
+      <div className="relative -mx-1 overflow-x-auto px-1">
+        <table className="w-full border-collapse">
+          <caption id="functions" className="sr-only">
+            Functions of the board
+          </caption>
+          <thead>
+            <tr className="border-b-2 border-ink text-left text-[0.84rem] text-soft">
+              <th className="py-1 font-semibold">Function</th>
+              <th className="font-semibold">watches</th>
+              <th className="font-semibold">active from</th>
+              <th className="font-semibold">up to, not including</th>
+              <th className="font-semibold">meant for</th>
+              <th>
+                <span className="sr-only">Remove</span>
+              </th>
+            </tr>
+          </thead>
+          <tbody>
+            {rows.map(([id, made]) => (
+              <FunctionRow key={id} id={id} made={made} controls={controls} put={put} />
+            ))}
+          </tbody>
+        </table>
+      </div>
+      <div className="mt-2">
+        <SelectField
+          quiet
+          label="Add a function of the board"
+          value=""
+          options={[
+            { value: '', label: 'Add a function…' },
+            ...ORDER.map((kind) => ({ value: kind, label: KINDS[kind as BoardFunction['kind']] })),
+          ]}
+          onChange={add}
+        />
+      </div>
+    </section>
+  );
+}
+
+interface RowProps {
+  id: string;
+  made: BoardFunction;
+  controls: readonly { value: string; label: string }[];
+  put: Props['put'];
+}
+
+function FunctionRow({ id, made, controls, put }: RowProps) {
+  const at = (member: string) => ['functions', id, member];
+  const band = (member: 'low' | 'high', label: string, words: string) => (
+    <NumberField
+      quiet
+      label={`${made.label} ${label}`}
+      unit="µs"
+      value={made[member]}
+      min={800}
+      max={2200}
+      step={25}
+      onCommit={(v) => put(`${made.label} ${words} ${v} µs`, at(member), v)}
+    />
+  );
+  return (
+    <tr className="border-b border-hair">
+      <th scope="row" className="py-1.5 pr-3 text-left">
+        <TextField
+          quiet
+          label={`Name of ${made.label}`}
+          value={made.label}
+          maxLength={40}
+          width={14}
+          onCommit={(v) => put(`${made.label} is called ${v}`, at('label'), v)}
+        />
+        {KINDS[made.kind].toLowerCase() !== made.label.toLowerCase() && (
+          <span className="text-[0.8rem] font-normal text-soft">{KINDS[made.kind]}</span>
+        )}
+      </th>
+      <td className="pr-3">
+        <SelectField
+          quiet
+          label={`${made.label} watches`}
+          value={String(made.aux)}
+          options={Array.from({ length: 28 }, (_, i) => ({
+            value: String(i + 1),
+            label: `AUX ${i + 1} = channel ${i + 5}`,
+          }))}
+          onChange={(aux) => put(`${made.label} watches AUX ${aux}`, at('aux'), Number(aux))}
+        />
+      </td>
+      <td className="pr-3">{band('low', 'is active from', 'from')}</td>
+      <td className="pr-3">{band('high', 'up to, not including', 'up to')}</td>
+      <td className="pr-3">
+        <SelectField
+          quiet
+          label={`${made.label} is meant for`}
+          value={made.control}
+          options={[...(made.kind === 'arm' ? [] : [{ value: '', label: 'no control' }]), ...controls]}
+          onChange={(control) => put(`${made.label} is meant for another control`, at('control'), control)}
+        />
+      </td>
+      <td className="text-right">
+        <button
+          type="button"
+          aria-label={`Remove ${made.label}`}
+          className="rounded p-2 hover:bg-hair"
+          onClick={() => put(`Remove ${made.label}`, ['functions', id], undefined)}
+        >
+          <Trash2 size={15} aria-hidden />
+        </button>
+      </td>
+    </tr>
+  );
+}
