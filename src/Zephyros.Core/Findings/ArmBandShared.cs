@@ -1,5 +1,4 @@
 using Zephyros.Core.Path;
-using Zephyros.Core.Setups;
 
 namespace Zephyros.Core.Findings;
 
@@ -17,7 +16,6 @@ public sealed class ArmBandShared : IFindingRule
             yield break;
         var all = arms.Length == cells.Count;
         var far = arms[^1];
-        var (low, high) = arming.BandAround(far);
         yield return new Finding
         {
             Key = $"arm-band-shared:{arming.FunctionId}",
@@ -36,14 +34,7 @@ public sealed class ArmBandShared : IFindingRule
                 "Common practice, no source: one control may carry two functions on purpose, to be justified in a note.",
             // A switch that cannot disarm is never right, so no note makes it so.
             MayBeJustified = !all,
-            Fixes =
-            [
-                new Fix(
-                    "narrow",
-                    $"Only the {far.Name} position arms.",
-                    Edits.MoveBand(plan.Setup, arming.FunctionId, low, high)
-                ),
-            ],
+            Fixes = [.. arming.BandAround(far, "narrow", $"Only the {far.Name} position arms.")],
         };
     }
 }

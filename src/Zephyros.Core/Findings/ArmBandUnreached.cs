@@ -1,5 +1,4 @@
 using Zephyros.Core.Path;
-using Zephyros.Core.Setups;
 
 namespace Zephyros.Core.Findings;
 
@@ -14,7 +13,6 @@ public sealed class ArmBandUnreached : IFindingRule
         if (cells.Any(c => c.Activates(arming.FunctionId)))
             yield break;
         var far = cells[^1];
-        var (low, high) = arming.BandAround(far);
         yield return new Finding
         {
             Key = $"arm-band-unreached:{arming.FunctionId}",
@@ -30,10 +28,10 @@ public sealed class ArmBandUnreached : IFindingRule
             MayBeJustified = false,
             Fixes =
             [
-                new Fix(
+                .. arming.BandAround(
+                    far,
                     "band",
-                    $"Puts the band around the {far.Name} position, midway to the next one.",
-                    Edits.MoveBand(plan.Setup, arming.FunctionId, low, high)
+                    $"Puts the band around the {far.Name} position, midway to the next one."
                 ),
             ],
         };

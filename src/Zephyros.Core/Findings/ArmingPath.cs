@@ -2,6 +2,7 @@ using Zephyros.Core.Board;
 using Zephyros.Core.Hands;
 using Zephyros.Core.Model.Running;
 using Zephyros.Core.Path;
+using Zephyros.Core.Setups;
 using Zephyros.Core.Units;
 
 namespace Zephyros.Core.Findings;
@@ -42,15 +43,27 @@ internal sealed record ArmingPath(SignalPlan Plan, string FunctionId, BoardFunct
     /// <summary>The positions of the control and what arrives from each; empty for a stick or a dial.</summary>
     public IReadOnlyList<PositionCell> Cells => ControlRows.Row(Plan, Function.Control, Control, Watched!).Cells;
 
-    /// <summary>The band that holds one position and no other: edges midway to the neighbours, on the board's steps.</summary>
-    public (Microseconds Low, Microseconds High) BandAround(PositionCell cell)
+    /// <summary>Puts the band around one position and no other: edges midway to the neighbours, on the board's steps. No fix where the
+    /// positions lie too close to be told apart.</summary>
+    public IEnumerable<Fix> BandAround(PositionCell cell, string id, string description)
     {
-        var others = Cells.Where(c => c != cell).Select(c => c.Received.Value).ToArray();
-        var below = others.Where(v => v < cell.Received.Value).DefaultIfEmpty(double.NaN).Max();
-        var above = others.Where(v => v > cell.Received.Value).DefaultIfEmpty(double.NaN).Min();
-        var low = double.IsNaN(below) ? LowestBand : OnStep((below + cell.Received.Value) / 2);
-        var high = double.IsNaN(above) ? HighestBand : OnStep((cell.Received.Value + above) / 2);
-        return (new Microseconds(low), new Microseconds(high));
+        var at = cell.Received.Value;
+        var others = Cells.Where(c => c.Setting != cell.Setting).Select(c => c.Received.Value).ToArray();
+        var below = others.Where(v => v <= at).DefaultIfEmpty(double.NaN).Max();
+        var above = others.Where(v => v > at).DefaultIfEmpty(double.NaN).Min();
+        var low = double.IsNaN(below)
+            ? Math.Min(LowestBand, Math.Floor(at / BandStep) * BandStep)
+            : OnStep((below + at) / 2);
+        var high = double.IsNaN(above)
+            ? Math.Max(HighestBand, (Math.Floor(at / BandStep) + 1) * BandStep)
+            : OnStep((at + above) / 2);
+        // Nothing is above NaN: without a neighbour below there is nothing to keep out.
+        if (!(low <= below) && low <= at && at < high)
+            yield return new Fix(
+                id,
+                description,
+                Edits.MoveBand(Plan.Setup, FunctionId, new Microseconds(low), new Microseconds(high))
+            );
     }
 
     private static double OnStep(double value) =>

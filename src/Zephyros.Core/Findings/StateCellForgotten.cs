@@ -23,7 +23,7 @@ public sealed class StateCellForgotten : IFindingRule
         var state = setup.Model.States[stateId].Label;
         return new Finding
         {
-            Key = $"state-cell-forgotten:{channelId}:{stateId}",
+            Key = $"state-cell-forgotten:{channelId}:{stepId}:{stateId}",
             Severity = Severity.Danger,
             Station = Station.Model,
             Place = $"/model/channels/{channelId}/steps/{stepId}/values",

@@ -59,14 +59,22 @@ public static class CurveSolver
             .Range(0, knots.Count)
             .OrderByDescending(i => Math.Max(Left(i), Right(i)))
             .ThenBy(i => i);
-        var flat = steepest.Take(mostPoints - knots.Count).ToHashSet();
+        // Positions that lie too close to their neighbours have no room for a flat stretch.
+        var flat = steepest
+            .Where(i => Reach(knots, i, -1, grid) + Reach(knots, i, 1, grid) > 0)
+            .Take(mostPoints - knots.Count)
+            .ToHashSet();
         var points = new List<Knot>();
         for (var i = 0; i < knots.Count; i++)
         {
-            var (left, right) = flat.Contains(i) ? (Reach(knots, i, -1, grid), Reach(knots, i, 1, grid)) : (0.0, 0.0);
-            points.Add(knots[i] with { X = knots[i].X - left });
-            if (left + right > 0)
-                points.Add(knots[i] with { X = OnGrid(knots[i].X + right, grid) });
+            if (!flat.Contains(i))
+            {
+                points.Add(knots[i]);
+                continue;
+            }
+
+            points.Add(knots[i] with { X = OnGrid(knots[i].X - Reach(knots, i, -1, grid), grid) });
+            points.Add(knots[i] with { X = OnGrid(knots[i].X + Reach(knots, i, 1, grid), grid) });
         }
 
         return (points, flat.Count);
@@ -78,18 +86,19 @@ public static class CurveSolver
         var neighbour = i + side;
         if (neighbour < 0 || neighbour >= knots.Count)
             return 0;
-        var room = Math.Abs(knots[neighbour].X - knots[i].X) / 4;
-        return Math.Max(0, OnGrid(Math.Min(FlatReach, room), grid));
+        // A quarter each, rounded down, so that the stretches of two neighbours never meet.
+        var room = Math.Min(FlatReach, Math.Abs(knots[neighbour].X - knots[i].X) / 4);
+        return Math.Floor(Math.Round(room / grid, 6)) * grid;
     }
 
-    // All ways to keep so many knots, the outer two always among them.
+    // All ways to keep so many knots or fewer, the outer two always among them: one knot more can make what lies beside it worse.
     private static List<Knot> Best(List<Knot> knots, int keep)
     {
         List<Knot>? best = null;
         var least = double.PositiveInfinity;
         for (var bits = 0; bits < 1 << (knots.Count - 2); bits++)
         {
-            if (int.PopCount(bits) != keep - 2)
+            if (int.PopCount(bits) > keep - 2)
                 continue;
             var kept = knots.Where((_, i) => i == 0 || i == knots.Count - 1 || ((bits >> (i - 1)) & 1) != 0).ToList();
             var table = new CurveTable(
@@ -105,13 +114,20 @@ public static class CurveSolver
         return best!;
     }
 
-    // A curve has at least three points; the third lies on the line between the two.
+    // A curve has at least three points; the third lies on the line between the two, or, where the grid leaves no room there, beyond
+    // one of them, where the curve is flat anyway.
     private static void Pad(List<Knot> points, double grid)
     {
         if (points.Count >= CurveStep.FewestPoints)
             return;
         var (a, b) = (points[0], points[1]);
-        points.Insert(1, new Knot(OnGrid((a.X + b.X) / 2, grid), OnGrid((a.Y + b.Y) / 2, grid)));
+        var middle = OnGrid((a.X + b.X) / 2, grid);
+        if (middle > a.X && middle < b.X)
+            points.Insert(1, new Knot(middle, OnGrid((a.Y + b.Y) / 2, grid)));
+        else if (b.X + grid <= 100)
+            points.Add(b with { X = OnGrid(b.X + grid, grid) });
+        else
+            points.Insert(0, a with { X = OnGrid(a.X - grid, grid) });
     }
 
     private static double OnGrid(double value, double grid) =>

@@ -84,7 +84,7 @@ public sealed class FindingRuleTests
             [
                 "implausible-limit:empty:voltage",
                 "override-not-enabled:lock",
-                "state-cell-forgotten:lamp:lamp-room",
+                "state-cell-forgotten:lamp:state:lamp-room",
                 "trim-left-on:yaw",
             ],
             Examination.Of(Demo.Wren).Select(f => f.Key).Order(StringComparer.Ordinal)

@@ -73,7 +73,7 @@ internal static class PlantedFaults
                 "state",
                 States(("cruise", 50), ("practice", 50))
             ),
-            ["state-cell-forgotten:mode:practice"] = Full.WithStep("mode", "state", States(("cruise", 0))),
+            ["state-cell-forgotten:mode:state:practice"] = Full.WithStep("mode", "state", States(("cruise", 0))),
             ["control-idle:right-dial"] = Full.WithControl("right-dial", c => c with { Alias = "Tilt" }),
             ["control-twice:left-shoulder"] = Full.WithChannel("mode", c => c with { Take = Hand("left-shoulder") }),
             ["channel-unused:spare"] = Full.WithSpareChannel(c => c),

@@ -37,6 +37,28 @@ public sealed class PathTracerTests
     }
 
     [Fact]
+    public void The_working_shows_every_step_and_the_override_that_holds()
+    {
+        var setup = Demo.Plain.ReadyMade("throttle-limiter", ("dial", "left-dial"), ("lowest", "60"));
+        setup = setup.ReadyMade("throttle-cut", ("cut", "right-back-switch:1"));
+        var model = Follow(setup, "throttle", 50).Stops[1];
+        Assert.Equal(
+            [
+                "Take Throttle: +50 %",
+                "× 100 %: +50 %",
+                "Shift by +100 %: +150 %",
+                "Multiply by Left dial × 20 % +80 %: +120 %",
+                "Shift by −100 %: +20 %",
+                "Output ends −97.6 % and +97.6 %, centre 0 %: +19.5 %",
+                "Forced by “Throttle cut” while Cut switch on: −100 %",
+                "1500 + 5.12 × −100 = 988 µs",
+            ],
+            model.Working
+        );
+        Assert.EndsWith("· forced", model.Note, StringComparison.Ordinal);
+    }
+
+    [Fact]
     public void A_control_that_no_channel_takes_ends_in_the_model()
     {
         var trace = Follow(Demo.Plain, "right-button", 1);
