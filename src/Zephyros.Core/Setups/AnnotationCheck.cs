@@ -1,5 +1,6 @@
 using System.Collections;
 using System.ComponentModel.DataAnnotations;
+using System.Globalization;
 using System.Reflection;
 using System.Text.Json;
 using System.Text.Json.Serialization;
@@ -84,7 +85,7 @@ public static partial class AnnotationCheck
         {
             var reason = rule switch
             {
-                RangeAttribute range when !range.IsValid(Bare(value)) =>
+                RangeAttribute range when !IsWithin(range, Bare(value)) =>
                     $"Must be {range.Minimum} to {range.Maximum}{Unit(value)}, not {Bare(value)}.",
                 StringLengthAttribute length when !length.IsValid(value) =>
                     $"Must have {length.MinimumLength} to {length.MaximumLength} characters, not {((string)value).Length}.",
@@ -99,6 +100,11 @@ public static partial class AnnotationCheck
         if (value is string words && words.Any(char.IsControl))
             problems.Add(new(place, "Control characters are not allowed."));
     }
+
+    // The attribute's own check would convert the value to the type of its limits, and a huge one has no place there.
+    private static bool IsWithin(RangeAttribute range, double value) =>
+        value >= Convert.ToDouble(range.Minimum, CultureInfo.InvariantCulture)
+        && value <= Convert.ToDouble(range.Maximum, CultureInfo.InvariantCulture);
 
     // JSON has one kind of number; the attributes know int and double.
     private static double Bare(object value) =>

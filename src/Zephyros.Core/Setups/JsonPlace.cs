@@ -9,6 +9,13 @@ public static class JsonPlace
     /// <summary>The place of an error as a JSON Pointer (RFC 6901); the whole document when the reader does not know better.</summary>
     public static string Of(JsonException error) => ToPointer(error.Path ?? "$");
 
+    /// <summary>What is wrong when one of several kinds of thing does not say which it is. The reader calls that "not supported".</summary>
+    public static SetupProblem KindMissing(NotSupportedException error)
+    {
+        var path = error.Message.Split(" Path: ", 2) is [_, var rest] ? rest.Split(" | ", 2)[0].TrimEnd('.') : "$";
+        return new SetupProblem(ToPointer(path), "It must have a \"kind\" that says what it is.");
+    }
+
     /// <summary>The reason in one sentence.</summary>
     // The reader appends " Path: ... | LineNumber: ... | BytePositionInLine: ..." to its own messages.
     public static string Reason(JsonException error)

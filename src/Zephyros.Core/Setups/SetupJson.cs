@@ -42,6 +42,10 @@ public static class SetupJson
         {
             return SetupReading.Failed(JsonPlace.Of(error), JsonPlace.Reason(error));
         }
+        catch (NotSupportedException error)
+        {
+            return new SetupReading(null, [JsonPlace.KindMissing(error)]);
+        }
     }
 
     /// <summary>Reads a document that is already parsed, and checks it.</summary>
