@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { useDraft } from './useDraft';
 
 interface Props {
   label: string;
@@ -14,12 +14,10 @@ interface Props {
 
 /** A number with its unit. It is saved when the field is left or Enter is pressed; Escape takes the typing back. */
 export function NumberField({ label, unit, value, min, max, step = 1, quiet = false, onCommit }: Props) {
-  const [draft, setDraft] = useState<string | null>(null);
-  const commit = () => {
-    const number = Number(draft);
-    if (draft !== null && draft.trim() !== '' && Number.isFinite(number) && number !== value) onCommit(number);
-    setDraft(null);
-  };
+  const draft = useDraft(value, (text) => {
+    const number = Number(text);
+    if (text.trim() !== '' && Number.isFinite(number) && number !== value) onCommit(number);
+  });
   return (
     <label className="flex flex-col gap-0.5 text-sm text-soft">
       <span className={quiet ? 'sr-only' : ''}>{label}</span>
@@ -31,16 +29,7 @@ export function NumberField({ label, unit, value, min, max, step = 1, quiet = fa
           min={min}
           max={max}
           step={step}
-          value={draft ?? value}
-          onChange={(event) => setDraft(event.target.value)}
-          onBlur={commit}
-          onKeyDown={(event) => {
-            if (event.key === 'Enter') commit();
-            if (event.key === 'Escape' && draft !== null) {
-              event.stopPropagation();
-              setDraft(null);
-            }
-          }}
+          {...draft}
         />
         <span aria-hidden>{unit}</span>
       </span>

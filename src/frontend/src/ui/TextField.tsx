@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { useDraft } from './useDraft';
 
 interface Props {
   label: string;
@@ -13,11 +13,7 @@ interface Props {
 
 /** A line of text. It is saved when the field is left or Enter is pressed; Escape takes the typing back. */
 export function TextField({ label, value, maxLength, width = 16, quiet = false, placeholder, onCommit }: Props) {
-  const [draft, setDraft] = useState<string | null>(null);
-  const commit = () => {
-    if (draft !== null && draft !== value) onCommit(draft);
-    setDraft(null);
-  };
+  const draft = useDraft(value, onCommit);
   return (
     <label className="flex flex-col gap-0.5 text-sm text-soft">
       <span className={quiet ? 'sr-only' : ''}>{label}</span>
@@ -26,16 +22,7 @@ export function TextField({ label, value, maxLength, width = 16, quiet = false, 
         style={{ width: `${width + 2}ch` }}
         maxLength={maxLength}
         placeholder={placeholder}
-        value={draft ?? value}
-        onChange={(event) => setDraft(event.target.value)}
-        onBlur={commit}
-        onKeyDown={(event) => {
-          if (event.key === 'Enter') commit();
-          if (event.key === 'Escape' && draft !== null) {
-            event.stopPropagation();
-            setDraft(null);
-          }
-        }}
+        {...draft}
       />
     </label>
   );

@@ -16,6 +16,11 @@ interface Props {
 
 const FEWEST = 3;
 
+const AXES = [
+  { axis: 'x', does: 'comes in', unit: '% →' },
+  { axis: 'y', does: 'goes out', unit: '%' },
+] as const;
+
 /** The points of a curve as a table beside its drawing. */
 export function CurveEditor({ points, smooth, samples, now, most, onPoints, onSmooth }: Props) {
   // The points run from left to right, whatever is typed.
@@ -44,26 +49,19 @@ export function CurveEditor({ points, smooth, samples, now, most, onPoints, onSm
         <ol className="flex max-h-64 flex-col gap-1 overflow-y-auto p-1">
           {points.map((point, i) => (
             <li key={i} className="flex items-end gap-2">
-              <NumberField
-                quiet
-                label={`Point ${i + 1}: comes in`}
-                unit="% →"
-                value={point.x}
-                min={-150}
-                max={150}
-                step={0.1}
-                onCommit={(value) => put(points.map((p, j) => (j === i ? { ...p, x: value } : p)))}
-              />
-              <NumberField
-                quiet
-                label={`Point ${i + 1}: goes out`}
-                unit="%"
-                value={point.y}
-                min={-150}
-                max={150}
-                step={0.1}
-                onCommit={(value) => put(points.map((p, j) => (j === i ? { ...p, y: value } : p)))}
-              />
+              {AXES.map(({ axis, does, unit }) => (
+                <NumberField
+                  key={axis}
+                  quiet
+                  label={`Point ${i + 1}: ${does}`}
+                  unit={unit}
+                  value={point[axis]}
+                  min={-150}
+                  max={150}
+                  step={0.1}
+                  onCommit={(value) => put(points.map((p, j) => (j === i ? { ...p, [axis]: value } : p)))}
+                />
+              ))}
               <Button
                 look="bare"
                 aria-label={`Remove point ${i + 1}`}
