@@ -8,9 +8,14 @@ import { launchOptions } from './browser.mjs';
 const DESK = { width: 1280, height: 800 };
 const PHONE = { width: 390, height: 844 };
 
-const pushThrottle = async (page) => {
-  // The bench is shared by all pictures, and another one may have switched the limiter on.
-  await page.getByRole('button', { name: 'Right front, outer safe' }).first().click();
+const pushThrottle = async (page, limiter = 'safe') => {
+  // The bench is shared by all pictures: another one may have switched the limiter, and a stick that stands there already
+  // would not move.
+  await page
+    .getByRole('button', { name: `Right front, outer ${limiter}` })
+    .first()
+    .click();
+  await page.getByLabel('Throttle', { exact: true }).fill('-100');
   await page.getByLabel('Throttle', { exact: true }).fill('40');
   await page.getByTestId('at-hands').getByText('+40').waitFor();
 };
@@ -23,13 +28,7 @@ const arm = async (page) => {
   await page.getByTestId('board-title').getByText('Armed').waitFor();
 };
 
-const limited = async (page) => {
-  // A stick that stands there already would not move.
-  await page.getByLabel('Throttle', { exact: true }).fill('-100');
-  await page.getByRole('button', { name: 'Right front, outer far' }).first().click();
-  await page.getByLabel('Throttle', { exact: true }).fill('40');
-  await page.getByTestId('at-hands').getByText('+40').waitFor();
-};
+const limited = (page) => pushThrottle(page, 'far');
 const straighten = async (page) => {
   await page.getByRole('button', { name: 'Straighten a multi-position switch' }).click();
   await page.getByText('Worked out').waitFor();
