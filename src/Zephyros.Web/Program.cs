@@ -63,7 +63,7 @@ var setups = app.MapGroup("/api/setups");
 SetupEndpoints.Map(setups);
 FindingEndpoints.Map(setups);
 BenchEndpoints.Map(setups);
-ReadyMadeEndpoints.Map(setups);
+PlanningEndpoints.Map(setups);
 app.MapGet("/api/transmitters", (SetupStore store) => TransmitterShapes.Of(store)).WithName("ListTransmitters");
 app.MapGet("/api/schema", () => SetupSchema.Create()).WithName("GetSchema");
 app.MapHub<BenchHub>("/hub/bench");

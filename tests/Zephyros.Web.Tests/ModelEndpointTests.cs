@@ -97,6 +97,40 @@ public sealed class ModelEndpointTests : IAsyncDisposable
             );
     }
 
+    [Theory]
+    [InlineData(
+        """{"kind":"position","control":"left-shoulder","positions":[2]}""",
+        "Left shoulder is far",
+        null,
+        null
+    )]
+    [InlineData(
+        """{"kind":"all","of":[{"kind":"position","control":"left-shoulder","positions":[1]},{"kind":"position","control":"left-shoulder","positions":[2]}]}""",
+        "Left shoulder is safe and Left shoulder is far",
+        "It can never hold.",
+        null
+    )]
+    [InlineData("""{"kind":"holds","condition":"cut-on"}""", "“Cut on” holds", "It asks for itself", null)]
+    [InlineData("""{"kind":"not","of":[]}""", "", null, "/test/of")]
+    [InlineData("""{"kind":"position","control":"left-shoulder","positions":[4]}""", "", null, "/test/positions")]
+    public async Task A_condition_is_looked_at_before_it_is_saved(
+        string test,
+        string sentence,
+        string? caution,
+        string? place
+    )
+    {
+        var wish = $$"""{"id":"cut-on","condition":{"label":"Cut on","test":{{test}} } }""";
+        var preview = await JsonAsync(
+            await SendAsync(client, HttpMethod.Post, $"{Sandpiper}/conditions/preview", wish)
+        );
+        Assert.Equal(sentence, (string)preview["sentence"]!);
+        Assert.StartsWith(caution ?? "", (string?)preview["caution"] ?? "", StringComparison.Ordinal);
+        Assert.Equal(caution is null, preview["caution"] is null);
+        Assert.Equal(place, preview["problems"]!.AsArray().Select(p => (string)p!["place"]!).FirstOrDefault());
+        Assert.Equal(1, (int)(await GetAsync(Sandpiper))["revision"]!);
+    }
+
     [Fact]
     public async Task A_new_craft_starts_with_an_empty_memory_on_a_blank_transmitter_or_on_ones_own()
     {

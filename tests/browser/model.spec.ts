@@ -182,3 +182,23 @@ test('a board function is added, given a band, and shown at the position that wo
   await expect(page.getByRole('button', { name: 'Put Right front, inner at far' })).not.toContainText('Cruise');
   await expect(page.getByRole('button', { name: /^Saved, revision 9/ })).toBeVisible();
 });
+
+test('a condition is put together as a sentence, warned about while it can never hold, and saved', async ({
+  craft,
+}) => {
+  const page = await craft('wren', 'model?part=logic');
+  await page.getByRole('button', { name: 'Condition', exact: true }).click();
+  const sheet = page.getByRole('dialog');
+  const preview = sheet.getByRole('status');
+  await sheet.getByLabel('Name').fill('Both ends');
+  await sheet.getByRole('combobox').first().selectOption({ label: 'all of these (and)' });
+  await sheet.getByRole('button', { name: 'Part' }).click();
+  await expect(preview).toContainText('Left back is far and Left back is far');
+  // The second part asks for the other end of the same switch.
+  await sheet.getByRole('checkbox', { name: 'safe' }).nth(1).click();
+  await sheet.getByRole('checkbox', { name: 'far' }).nth(1).click();
+  await expect(preview).toContainText('It can never hold.');
+  await sheet.getByRole('button', { name: 'Save' }).click();
+  await expect(page.getByRole('listitem').filter({ hasText: 'nothing uses it' })).toContainText('Both ends');
+  await expect(page.getByRole('article').filter({ hasText: 'Nothing uses “Both ends”' })).toBeVisible();
+});

@@ -112,10 +112,15 @@ public sealed class ModelWords(Transmitter transmitter, TransmitterModel model)
     private string Limit(SensorTest test) =>
         model.Sensors.TryGetValue(test.Sensor, out var own) ? own.Words(test.Limit) : test.Limit.ToString();
 
-    private string Press(PressTest press) =>
-        press.Before is { } before
-            ? $"{Control(press.Control)} was pressed for {Seconds(press.AtLeast)} to {Seconds(before)}"
-            : $"{Control(press.Control)} is held for {Seconds(press.AtLeast)}";
+    private string Press(PressTest press)
+    {
+        var name = Control(press.Control);
+        if (press.Before is not { } before)
+            return $"{name} is held for {Seconds(press.AtLeast)}";
+        return press.AtLeast.Value == 0
+            ? $"{name} was pressed for less than {Seconds(before)}"
+            : $"{name} was pressed for {Seconds(press.AtLeast)} to {Seconds(before)}";
+    }
 
     private static string Delays(DelayTest delay)
     {

@@ -58,7 +58,7 @@ public sealed class ModelWordsTests
             },
             {
                 new PressTest { Control = "right-button", Before = new Milliseconds(600) },
-                "Right button was pressed for 0 s to 0.6 s"
+                "Right button was pressed for less than 0.6 s"
             },
             { Above(new ChannelSource { Channel = "camera" }, 10), "channel Camera tilt is above +10 %" },
         };

@@ -1,5 +1,6 @@
 import { Trash2 } from 'lucide-react';
 import { freeId } from '../../api/edits';
+import { listed, nameOf } from '../../api/listed';
 import type { BoardFunction, Setup } from '../../api/types';
 import { NumberField } from '../../ui/NumberField';
 import { SelectField } from '../../ui/SelectField';
@@ -41,10 +42,9 @@ export function FunctionTable({ setup, put }: Props) {
   const rows = Object.entries(functions).sort(
     ([, a], [, b]) => ORDER.indexOf(a.kind) - ORDER.indexOf(b.kind) || a.aux - b.aux || a.low - b.low,
   );
-  const controls = Object.entries(setup.transmitter.controls)
+  const controls = listed(setup.transmitter.controls)
     .filter(([, control]) => control.kind !== 'stick')
-    .map(([value, { label, alias }]) => ({ value, label: alias || label }))
-    .sort((a, b) => a.label.localeCompare(b.label));
+    .map(([value, control]) => ({ value, label: nameOf(control) }));
   const add = (kind: string) => {
     const label = KINDS[kind as BoardFunction['kind']];
     const value = {

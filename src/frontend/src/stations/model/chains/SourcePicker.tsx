@@ -1,3 +1,4 @@
+import { listed, nameOf } from '../../../api/listed';
 import type { Setup, Source } from '../../../api/types';
 import { NumberField } from '../../../ui/NumberField';
 import { SelectField, type Option } from '../../../ui/SelectField';
@@ -49,7 +50,7 @@ function sourceOptions(setup: Setup, except?: string): Option[] {
     ...named(
       'control',
       'Controls',
-      Object.entries(transmitter.controls).map(([id, c]) => [id, c.alias || c.label]),
+      listed(transmitter.controls).map(([id, c]) => [id, nameOf(c)]),
     ),
     ...named(
       'channel',
@@ -62,12 +63,12 @@ function sourceOptions(setup: Setup, except?: string): Option[] {
     ...named(
       'condition',
       'Conditions: +100 % while they hold',
-      Object.entries(model.conditions ?? {}).map(([id, c]) => [id, c.label]),
+      listed(model.conditions).map(([id, c]) => [id, c.label]),
     ),
     ...named(
       'sensor',
       'Telemetry',
-      Object.entries(model.sensors ?? {}).map(([id, s]) => [id, s.label]),
+      listed(model.sensors).map(([id, s]) => [id, s.label]),
     ),
     { value: CONSTANT, label: 'a fixed value', group: 'Fixed' },
   ];

@@ -1,4 +1,5 @@
 import { ArrowLeft, ArrowRight, Trash2 } from 'lucide-react';
+import { listed } from '../../../api/listed';
 import type { ChainStep, Setup } from '../../../api/types';
 import type { Changes } from '../../../setup/useChanges';
 import { Button } from '../../../ui/Button';
@@ -44,7 +45,7 @@ export function StepEditor({ setup, channelId, stepId, step, samples, now, chang
           value={step.when ?? ''}
           options={[
             { value: '', label: 'always' },
-            ...Object.entries(setup.model.conditions ?? {}).map(([id, c]) => ({
+            ...listed(setup.model.conditions).map(([id, c]) => ({
               value: id,
               label: `while “${c.label}” holds`,
             })),

@@ -1,4 +1,7 @@
+import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
+import { useParams } from 'react-router';
+import { answer, api } from '../../../api/client';
 import type { Condition, ControlView, Setup } from '../../../api/types';
 import { Button } from '../../../ui/Button';
 import { Sheet } from '../../../ui/Sheet';
@@ -6,6 +9,8 @@ import { TextField } from '../../../ui/TextField';
 import { TestFields } from './TestFields';
 
 interface Props {
+  /** The id of the condition; undefined for a new one. */
+  id: string | undefined;
   setup: Setup;
   controls: readonly ControlView[];
   condition: Condition;
@@ -14,7 +19,7 @@ interface Props {
 }
 
 /** Edits a condition as a whole; nothing is saved before "Save". */
-export function ConditionEditor({ setup, controls, condition, onSave, onClose }: Props) {
+export function ConditionEditor({ id, setup, controls, condition, onSave, onClose }: Props) {
   const [draft, setDraft] = useState(condition);
   const limit = setup.transmitter.shortNames ?? 0;
   return (
@@ -46,6 +51,7 @@ export function ConditionEditor({ setup, controls, condition, onSave, onClose }:
           test={draft.test}
           onChange={(test) => setDraft({ ...draft, test })}
         />
+        <Preview id={id} condition={draft} />
         <div className="flex gap-2 border-t border-line pt-3">
           <Button look="solid" onClick={() => onSave(draft)}>
             Save
@@ -54,5 +60,32 @@ export function ConditionEditor({ setup, controls, condition, onSave, onClose }:
         </div>
       </div>
     </Sheet>
+  );
+}
+
+/** The condition as a sentence, and what is odd about it. */
+function Preview({ id, condition }: { id: string | undefined; condition: Condition }) {
+  const { id: craft = '' } = useParams();
+  const preview = useQuery({
+    queryKey: ['setup', craft, 'condition-preview', id, condition],
+    queryFn: () =>
+      answer(
+        api.POST('/api/setups/{id}/conditions/preview', { params: { path: { id: craft } }, body: { condition, id } }),
+      ),
+    placeholderData: keepPreviousData,
+    retry: false,
+  });
+  const problems = preview.error ? [preview.error.message] : (preview.data?.problems ?? []).map((p) => p.reason);
+  return (
+    <p role="status" className="min-h-12 rounded border border-line bg-sheet p-3">
+      {problems.length > 0 ? (
+        <span className="text-ochre">{problems.join(' ')}</span>
+      ) : (
+        <>
+          <span className="text-soft">In words:</span> {preview.data?.sentence}.{' '}
+          {preview.data?.caution && <b className="text-rust">{preview.data.caution}</b>}
+        </>
+      )}
+    </p>
   );
 }

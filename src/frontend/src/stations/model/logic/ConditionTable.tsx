@@ -1,6 +1,7 @@
 import { Pencil, Plus, Trash2 } from 'lucide-react';
 import { useState } from 'react';
 import { freeId, makeEdit } from '../../../api/edits';
+import { listed } from '../../../api/listed';
 import type { Condition, Setup, SetupView } from '../../../api/types';
 import { useBenchState } from '../../../bench/BenchProvider';
 import type { Changes } from '../../../setup/useChanges';
@@ -19,9 +20,7 @@ interface Props {
 export function ConditionTable({ setup, view, changes }: Props) {
   const [open, setOpen] = useState<string | null>(null);
   const lamps = useBenchState((s) => s.message?.snapshot.conditions ?? {});
-  const conditions = Object.entries(setup.model.conditions ?? {}).sort(([, a], [, b]) =>
-    a.label.localeCompare(b.label),
-  );
+  const conditions = listed(setup.model.conditions);
   const path = (id: string) => ['model', 'conditions', id];
   const fresh: Condition = { label: 'New condition', test: newTest('position', setup) ?? { kind: 'telemetry-lost' } };
   const editing = open === '' ? fresh : open === null ? null : setup.model.conditions?.[open];
@@ -80,6 +79,7 @@ export function ConditionTable({ setup, view, changes }: Props) {
       </Button>
       {editing && (
         <ConditionEditor
+          id={open || undefined}
           setup={setup}
           controls={view.controls}
           condition={editing}

@@ -1,6 +1,7 @@
 import clsx from 'clsx';
 import { Plus, Trash2 } from 'lucide-react';
 import { freeId, makeEdit } from '../../../api/edits';
+import { listed } from '../../../api/listed';
 import type { Setup } from '../../../api/types';
 import { useBenchState } from '../../../bench/BenchProvider';
 import type { Changes } from '../../../setup/useChanges';
@@ -22,8 +23,8 @@ export function OverrideTable({ setup, changes }: Props) {
   const put = (title: string, id: string, member: string, value: unknown) =>
     void changes.edit(makeEdit(title, setup, [{ path: ['model', 'overrides', id, member], value }]));
   const sorted = Object.entries(overrides).sort(([, a], [, b]) => (a.order ?? 0) - (b.order ?? 0));
-  const firstCondition = Object.keys(conditions)[0];
-  const firstChannel = Object.keys(channels)[0];
+  const firstCondition = listed(conditions)[0]?.[0];
+  const firstChannel = listed(channels)[0]?.[0];
   const add = () => {
     const id = freeId('override', overrides);
     const value = {
@@ -79,7 +80,7 @@ export function OverrideTable({ setup, changes }: Props) {
             <SelectField
               label="while"
               value={made.when}
-              options={Object.entries(conditions).map(([key, c]) => ({ value: key, label: `“${c.label}” holds` }))}
+              options={listed(conditions).map(([key, c]) => ({ value: key, label: `“${c.label}” holds` }))}
               onChange={(v) => put(`${made.label} waits for another condition`, id, 'when', v)}
             />
             <label

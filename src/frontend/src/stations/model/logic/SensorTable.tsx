@@ -1,5 +1,6 @@
 import { Plus, Trash2 } from 'lucide-react';
 import { freeId, makeEdit } from '../../../api/edits';
+import { listed } from '../../../api/listed';
 import type { Setup, SetupView } from '../../../api/types';
 import { useBench, useBenchState } from '../../../bench/BenchProvider';
 import type { Changes } from '../../../setup/useChanges';
@@ -18,7 +19,7 @@ export function SensorTable({ setup, view, changes }: Props) {
   const { link } = useBench();
   const readings = useBenchState((s) => s.message?.snapshot.readings ?? {});
   const arrives = useBenchState((s) => (s.message?.snapshot.link ?? true) && (s.message?.snapshot.power ?? true));
-  const sensors = Object.entries(setup.model.sensors ?? {}).sort(([, a], [, b]) => a.label.localeCompare(b.label));
+  const sensors = listed(setup.model.sensors);
   const put = (title: string, id: string, member: string, value: unknown) =>
     void changes.edit(makeEdit(title, setup, [{ path: ['model', 'sensors', id, member], value }]));
   return (

@@ -1,4 +1,5 @@
 import { Plus, Trash2 } from 'lucide-react';
+import { listed } from '../../../api/listed';
 import type { ControlView, Setup, Test } from '../../../api/types';
 import { Button } from '../../../ui/Button';
 import { NumberField } from '../../../ui/NumberField';
@@ -31,8 +32,8 @@ export function TestFields({ setup, controls, test, onChange, onRemove }: Props)
           }))}
           onChange={(kind) => {
             const made = newTest(kind as NonNullable<Test['kind']>, setup);
-            // Parts that both kinds have are kept.
-            if (made) onChange('of' in made && 'of' in test ? { ...made, of: test.of } : made);
+            // What was asked so far is kept as a part.
+            if (made) onChange('of' in made ? { ...made, of: partsOf(test) } : made);
           }}
         />
         <Figures setup={setup} controls={controls} test={test} onChange={onChange} />
@@ -75,6 +76,8 @@ export function TestFields({ setup, controls, test, onChange, onRemove }: Props)
     </div>
   );
 }
+
+const partsOf = (test: Test): Test[] => ('of' in test ? test.of : [test]);
 
 function groupsOf(test: Test): { member: string; heading: string; parts: Test[] }[] {
   switch (test.kind) {
@@ -153,7 +156,7 @@ function Figures({ setup, controls, test, onChange }: FieldProps) {
             quiet
             label="Sensor"
             value={test.sensor}
-            options={Object.entries(model.sensors ?? {}).map(([id, s]) => ({ value: id, label: s.label }))}
+            options={listed(model.sensors).map(([id, s]) => ({ value: id, label: s.label }))}
             onChange={(sensor) => onChange({ ...test, sensor })}
           />
           {side(test.relation)}
@@ -175,7 +178,7 @@ function Figures({ setup, controls, test, onChange }: FieldProps) {
           quiet
           label="Condition"
           value={test.condition}
-          options={Object.entries(model.conditions ?? {}).map(([id, c]) => ({ value: id, label: c.label }))}
+          options={listed(model.conditions).map(([id, c]) => ({ value: id, label: c.label }))}
           onChange={(condition) => onChange({ ...test, condition })}
         />
       );
@@ -185,7 +188,7 @@ function Figures({ setup, controls, test, onChange }: FieldProps) {
           quiet
           label="Flight state"
           value={test.state}
-          options={Object.entries(model.states ?? {}).map(([id, s]) => ({ value: id, label: s.label }))}
+          options={listed(model.states).map(([id, s]) => ({ value: id, label: s.label }))}
           onChange={(state) => onChange({ ...test, state })}
         />
       );

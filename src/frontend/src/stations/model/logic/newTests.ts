@@ -1,3 +1,4 @@
+import { listed } from '../../../api/listed';
 import type { Setup, Test } from '../../../api/types';
 
 /** The kinds of tests, as they are called in the list to choose from. */
@@ -19,7 +20,7 @@ export const TEST_KINDS: { kind: NonNullable<Test['kind']>; name: string; group:
 /** A new test of a kind, as far as possible about something that the setup has; null when it has nothing to ask for. */
 export function newTest(kind: NonNullable<Test['kind']>, setup: Setup): Test | null {
   const { controls } = setup.transmitter;
-  const first = (kinds: string[]) => Object.keys(controls).find((id) => kinds.includes(controls[id]!.kind ?? ''));
+  const first = (kinds: string[]) => listed(controls).find(([, c]) => kinds.includes(c.kind ?? ''))?.[0];
   const ask = (): Test => newTest('position', setup) ?? { kind: 'telemetry-lost' };
   switch (kind) {
     case 'position': {
@@ -37,17 +38,17 @@ export function newTest(kind: NonNullable<Test['kind']>, setup: Setup): Test | n
       return control ? { kind, value: { kind: 'control', control }, relation: 'below', limit: -98 } : null;
     }
     case 'sensor': {
-      const [id, sensor] = Object.entries(setup.model.sensors ?? {})[0] ?? [];
+      const [id, sensor] = listed(setup.model.sensors)[0] ?? [];
       return id && sensor ? { kind, sensor: id, relation: 'below', limit: sensor.lowest } : null;
     }
     case 'telemetry-lost':
       return { kind };
     case 'holds': {
-      const condition = Object.keys(setup.model.conditions ?? {})[0];
+      const condition = listed(setup.model.conditions)[0]?.[0];
       return condition ? { kind, condition } : null;
     }
     case 'state': {
-      const state = Object.keys(setup.model.states ?? {})[0];
+      const state = listed(setup.model.states)[0]?.[0];
       return state ? { kind, state } : null;
     }
     case 'latch':

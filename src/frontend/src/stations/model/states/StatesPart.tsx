@@ -1,6 +1,7 @@
 import clsx from 'clsx';
 import { ArrowDown, ArrowUp, Plus, Trash2 } from 'lucide-react';
 import { freeId, makeEdit } from '../../../api/edits';
+import { listed } from '../../../api/listed';
 import type { Setup, SetupView } from '../../../api/types';
 import { useBenchState } from '../../../bench/BenchProvider';
 import type { Changes } from '../../../setup/useChanges';
@@ -115,7 +116,7 @@ export function StatesPart({ setup, view, changes }: Props) {
                     value={states[row.state]?.when ?? ''}
                     options={[
                       { value: '', label: 'nothing above it is' },
-                      ...Object.entries(setup.model.conditions ?? {}).map(([id, c]) => ({
+                      ...listed(setup.model.conditions).map(([id, c]) => ({
                         value: id,
                         label: `“${c.label}” holds`,
                       })),

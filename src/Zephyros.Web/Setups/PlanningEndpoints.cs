@@ -6,8 +6,8 @@ using Zephyros.Web.Problems;
 
 namespace Zephyros.Web.Setups;
 
-/// <summary>Ready-made chains, and the table flight state x channel: what they would do, and doing it.</summary>
-internal static class ReadyMadeEndpoints
+/// <summary>Help with planning a model: ready-made chains, a look at a condition before it is saved, the table flight state x channel.</summary>
+internal static class PlanningEndpoints
 {
     /// <summary>Maps the endpoints.</summary>
     public static void Map(RouteGroupBuilder setups)
@@ -27,6 +27,11 @@ internal static class ReadyMadeEndpoints
             .WithName("BuildReadyMade")
             .Accepts<ReadyMadeRequest>("application/json")
             .Changes();
+        setups
+            .MapPost("/{id}/conditions/preview", PreviewConditionAsync)
+            .WithName("PreviewCondition")
+            .Accepts<ConditionPreviewRequest>("application/json")
+            .Finds<ConditionPreview>();
         setups
             .MapPut("/{id}/state-table", PutTableAsync)
             .WithName("PutStateTable")
@@ -88,6 +93,21 @@ internal static class ReadyMadeEndpoints
             }
         );
         return problems.Count > 0 ? Problem.Invalid("Not all is filled in right", problems) : answer;
+    }
+
+    private static async Task<IResult> PreviewConditionAsync(
+        HttpContext context,
+        string id,
+        SetupStore store,
+        CancellationToken cancel
+    )
+    {
+        var (wish, problem) = await RequestBody.ReadAsync<ConditionPreviewRequest>(context.Request, cancel);
+        if (wish is null)
+            return problem!;
+        return store.Find(id) is { } stored
+            ? TypedResults.Ok(ConditionPreview.Of(stored.Setup, wish.Id, wish.Condition))
+            : Saving.NoSetup(id);
     }
 
     private static async Task<IResult> PutTableAsync(
