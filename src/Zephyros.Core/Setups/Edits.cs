@@ -40,7 +40,34 @@ public static class Edits
 
     /// <summary>Makes a channel take a control.</summary>
     /// <remarks>The channel is added with an id of its own when the model does not feed that number yet.</remarks>
-    public static SetupEdit Feed(Setup setup, ChannelNumber number, string controlId)
+    public static SetupEdit Feed(Setup setup, ChannelNumber number, string controlId) =>
+        SetupEdit.Between(
+            $"Channel {number.Value} takes {setup.Transmitter.Controls[controlId].Name}",
+            setup,
+            Fed(setup, number, controlId)
+        );
+
+    /// <summary>Gives the board an arm function and feeds its channel from a switch, which arms in its far position.</summary>
+    public static SetupEdit ArmWith(Setup setup, string controlId, int aux, Microseconds low, Microseconds high)
+    {
+        var fed = Fed(setup, ChannelNumber.FromAux(aux), controlId);
+        var arm = new BoardFunction
+        {
+            Kind = FunctionKind.Arm,
+            Label = "Arm",
+            Control = controlId,
+            Aux = aux,
+            Low = low,
+            High = high,
+        };
+        // An id that nothing else has: a function of another kind may be called "arm".
+        var id = setup.Board.Functions.ContainsKey("arm") ? "arm-switch" : "arm";
+        var board = setup.Board with { Functions = setup.Board.Functions.SetItem(id, arm) };
+        var title = $"{setup.Transmitter.Controls[controlId].Name} arms on AUX {aux}";
+        return SetupEdit.Between(title, setup, fed with { Board = board });
+    }
+
+    private static Setup Fed(Setup setup, ChannelNumber number, string controlId)
     {
         var control = setup.Transmitter.Controls[controlId];
         var present = setup.Model.Channels.FirstOrDefault(c => c.Value.Number == number);
@@ -55,7 +82,7 @@ public static class Edits
             };
         channel = channel with { Take = new ControlSource { Control = controlId } };
         var model = setup.Model with { Channels = setup.Model.Channels.SetItem(id, channel) };
-        return SetupEdit.Between($"Channel {number.Value} takes {control.Name}", setup, setup with { Model = model });
+        return setup with { Model = model };
     }
 
     /// <summary>Changes the model.</summary>

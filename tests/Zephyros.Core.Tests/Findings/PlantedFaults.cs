@@ -36,6 +36,7 @@ internal static class PlantedFaults
         new Dictionary<string, Setup>(StringComparer.Ordinal)
         {
             ["channel-order"] = Demo.Sandpiper,
+            ["arm-function-missing"] = NewSetup.For("Tern", BlankTransmitters.All[0]),
             ["arm-switch-not-reaching:arm"] = Demo.Gannet,
             ["arm-channel-not-carried:arm"] = Demo.Plain.WithArm(f => f with { Aux = 9 }),
             ["arm-band-unreached:arm"] = Demo.Plain.WithArm(f =>

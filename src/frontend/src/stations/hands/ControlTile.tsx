@@ -60,7 +60,7 @@ export function ControlTile({ control, use, setup, changes }: Props) {
         </Popup>
       </div>
       {!use.free && (
-        <div className="flex flex-wrap gap-x-1">
+        <div className="flex flex-wrap gap-1">
           {use.positions.map((position) => (
             <button
               key={position.setting}
@@ -68,7 +68,7 @@ export function ControlTile({ control, use, setup, changes }: Props) {
               aria-label={`Put ${control.name} at ${position.name}`}
               aria-pressed={position.setting === setting}
               className={clsx(
-                'min-w-22 flex-1 rounded-sm border px-2 py-1 text-left align-top hover:border-ink',
+                'flex min-w-32 flex-1 flex-col justify-start rounded-sm border px-2 py-1 text-left hover:border-ink',
                 position.setting === setting ? 'border-2 border-sea bg-sheet' : 'border-hair',
               )}
               onClick={() => move(control.id, position.setting)}
