@@ -42,6 +42,19 @@ public sealed class BenchHubTests : IAsyncLifetime
     }
 
     [Fact]
+    public async Task The_craft_is_tilted_and_connected_over_the_hub_within_bounds()
+    {
+        var cancel = TestContext.Current.CancellationToken;
+        await hub.InvokeAsync("Surround", "wren", 45.0, true, false, cancel);
+        var message = await WaitAsync("wren", m => m.Snapshot.Surroundings.Connected);
+        Assert.Equal(45, message.Snapshot.Surroundings.Tilt.Value);
+        foreach (var tilt in new[] { -1, 181 })
+            await Assert.ThrowsAsync<HubException>(() =>
+                hub.InvokeAsync("Surround", "wren", (double)tilt, false, false, cancel)
+            );
+    }
+
+    [Fact]
     public async Task Movements_change_the_picture_that_every_watcher_sees()
     {
         await hub.InvokeAsync("Move", "wren", "throttle", 40.0, TestContext.Current.CancellationToken);

@@ -61,3 +61,41 @@ test('what is typed into a field moves no stick and is undone by the field', asy
   await page.keyboard.press('Escape');
   await expect(page.getByRole('button', { name: /^Saved, revision 1/ })).toBeVisible();
 });
+
+test('the board says which guard refuses: a tilted craft, a cable for configuration', async ({ craft }) => {
+  const page = await craft('sandpiper', 'board');
+  await page.getByRole('button', { name: 'Send A E T R' }).click();
+  const board = page.getByRole('status', { name: 'The board says' });
+  await expect(board).toContainText('Ready: Left shoulder arms.');
+  await page.keyboard.press('Control+.');
+  await page.keyboard.press('t');
+  await expect(board).toContainText('The craft is tilted by more than 30°.');
+  await page.keyboard.press('1');
+  await expect(page.getByTestId('board-title')).toHaveText('Refused');
+  await page.keyboard.press('t');
+  await page.keyboard.press('t');
+  await expect(board).toContainText('The craft was tilted too far when Left shoulder went on.');
+  await page.keyboard.press('1');
+  await expect(page.getByTestId('board-title')).toHaveText('Disarmed');
+  await page.keyboard.press('u');
+  await expect(board).toContainText('The board is connected for configuration.');
+  await page.keyboard.press('u');
+  await expect(page.getByRole('button', { name: 'USB: unlocked' })).toBeVisible();
+  await page.keyboard.press('1');
+  await expect(board).toContainText('Motors may idle');
+
+  // The other school of disarming, chosen on the board station, waits for a low throttle.
+  await page.getByLabel('The switch disarms').selectOption({ label: 'only with the throttle low' });
+  await expect(page.getByTestId('board-title')).toHaveText('Refused');
+  await page.keyboard.press('Control+.');
+  await page.keyboard.press('1');
+  await expect(page.getByTestId('board-title')).toHaveText('Disarmed');
+  await page.keyboard.press('1');
+  await expect(page.getByTestId('board-title')).toHaveText('Armed');
+  await page.keyboard.press('w');
+  await expect(board).toContainText('Motors may turn');
+  await page.keyboard.press('1');
+  await expect(board).toContainText('this board disarms only with the throttle low');
+  await page.keyboard.press('s');
+  await expect(page.getByTestId('board-title')).toHaveText('Disarmed');
+});

@@ -25,6 +25,7 @@ public sealed class BenchRun
     private Microseconds[] seen;
     private BoardState board = BoardMachine.PowerUp();
     private BoardReading reading;
+    private Surroundings surroundings;
     private TimeSpan now;
     private TimeSpan nextFrame;
     private TimeSpan lastGood;
@@ -130,6 +131,13 @@ public sealed class BenchRun
         Say(on ? "Battery connected" : "Battery off");
     }
 
+    /// <summary>Tilts the craft, connects it for configuration or unlocks that; the board knows it with the next good frame.</summary>
+    public void Surround(Surroundings around)
+    {
+        surroundings = around;
+        Sequence++;
+    }
+
     /// <summary>Lets virtual time pass; frames go out and the board works.</summary>
     /// <param name="to">The time to reach. An earlier time than <see cref="Now"/> changes nothing.</param>
     public void AdvanceTo(TimeSpan to)
@@ -187,7 +195,9 @@ public sealed class BenchRun
             Received = [.. seen],
             Link = Link,
             Power = Power,
+            Surroundings = surroundings,
             Board = BoardReport.Of(plan, board, reading),
+            Motors = board.Armed ? reading.Motors : MotorLevel.Off,
             Trace = new PathTracer(plan, values, board, seen).Follow(followed),
             Said = said,
         };
@@ -280,8 +290,9 @@ public sealed class BenchRun
         }
 
         lastGood = now;
-        reading = BoardReading.Of(plan.Setup.Board, seen);
-        if (changed)
+        var before = reading;
+        reading = BoardReading.Of(plan.Setup.Board, seen, surroundings);
+        if (changed || reading != before)
             Sequence++;
         Become(BoardMachine.Receive(board, reading));
     }

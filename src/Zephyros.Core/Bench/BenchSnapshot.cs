@@ -1,3 +1,4 @@
+using Zephyros.Core.Board;
 using Zephyros.Core.Path;
 using Zephyros.Core.Units;
 
@@ -38,6 +39,12 @@ public sealed record BenchSnapshot
 
     /// <summary>True while the craft's battery is connected.</summary>
     public required bool Power { get; init; }
+
+    /// <summary>What the board knows of the world besides the frames.</summary>
+    public required Surroundings Surroundings { get; init; }
+
+    /// <summary>What the motors do.</summary>
+    public required MotorLevel Motors { get; init; }
 
     /// <summary>What the board says.</summary>
     public required BoardReport Board { get; init; }

@@ -28,12 +28,7 @@ public sealed record BoardReport(BoardStanding Standing, string Title, string Re
             );
         if (state.Armed)
         {
-            var throttle = CraftResponse.Throttle(reading.Throttle);
-            return new(
-                BoardStanding.Armed,
-                "Armed",
-                $"Motors may turn: throttle {Figures.Plain(throttle.Value, 0)} %. Propellers off on the bench."
-            );
+            return new(BoardStanding.Armed, "Armed", $"{Motors(reading)} Propellers off on the bench.");
         }
 
         if (state.Refusal != ArmRefusal.None)
@@ -41,20 +36,60 @@ public sealed record BoardReport(BoardStanding Standing, string Title, string Re
         return NotAsked(plan, reading);
     }
 
-    /// <summary>Why a board refuses to arm, as a sentence.</summary>
+    private static string Motors(BoardReading reading)
+    {
+        if (reading is { ArmRequested: false, StopWaits: true })
+            return "The switch is off, but this board disarms only with the throttle low.";
+        return reading.Motors switch
+        {
+            MotorLevel.Thrust =>
+                $"Motors may turn: throttle {Figures.Plain(CraftResponse.Throttle(reading.Throttle).Value, 0)} %.",
+            MotorLevel.IdleWithControl => "Motors may idle, and the controller works on them.",
+            _ => "Motors may idle: throttle 0 %.",
+        };
+    }
+
+    /// <summary>The reason of a refusal in words: what was wrong when the switch went on, and what is wrong still.</summary>
     public static string Refusal(SignalPlan plan, ArmRefusal refusal, BoardReading reading) =>
         refusal switch
         {
+            ArmRefusal.None => "",
             ArmRefusal.NoSignal => "No good frames arrive.",
             ArmRefusal.SwitchOnAtPowerUp =>
                 $"{ArmControl(plan)} was already on when the board got power. Put it off, then on.",
             ArmRefusal.SwitchOnAtSignalReturn =>
                 $"{ArmControl(plan)} was already on when the signal returned. Put it off, then on.",
-            ArmRefusal.ThrottleNotLow when reading.ThrottleIsLow =>
+            _ when refusal == reading.Blocked => Guard(plan, refusal, reading),
+            ArmRefusal.ThrottleNotLow =>
                 $"Throttle was not low when {ArmControl(plan)} went on. It is low now: put the switch off, then on.",
-            ArmRefusal.ThrottleNotLow => ThrottleHigh(plan, reading),
-            _ => "",
+            _ => $"{Was(refusal)} when {ArmControl(plan)} went on. Put the switch off, then on.",
         };
+
+    private static string Was(ArmRefusal refusal) =>
+        refusal switch
+        {
+            ArmRefusal.ConsentMissing => "Arming consent was not given",
+            ArmRefusal.ConflictingFunction => "Automatic trim or tuning was on",
+            ArmRefusal.Tilted => "The craft was tilted too far",
+            _ => "The board was connected for configuration",
+        };
+
+    // A guard that is not satisfied now.
+    private static string Guard(SignalPlan plan, ArmRefusal guard, BoardReading reading) =>
+        guard switch
+        {
+            ArmRefusal.ThrottleNotLow => ThrottleHigh(plan, reading),
+            ArmRefusal.ConsentMissing => $"{Works(plan, FunctionKind.ArmConsent)} has not given arming consent.",
+            ArmRefusal.ConflictingFunction => "Automatic trim or tuning is on.",
+            ArmRefusal.Tilted => $"The craft is tilted by more than {plan.Setup.Board.Guards.TiltLimit}.",
+            _ => "The board is connected for configuration. Unlock that, propellers off, or test on battery alone.",
+        };
+
+    private static string Works(SignalPlan plan, FunctionKind kind)
+    {
+        var control = plan.Setup.Board.Functions.Values.First(f => f.Kind == kind).Control;
+        return plan.Setup.Transmitter.Controls.TryGetValue(control, out var made) ? made.Name : "Nothing";
+    }
 
     private static BoardReport NotAsked(SignalPlan plan, BoardReading reading)
     {
@@ -66,9 +101,9 @@ public sealed record BoardReport(BoardStanding Standing, string Title, string Re
                 "Will not arm",
                 $"The board waits for AUX {arm.Aux} to arm, and no control reaches it there."
             );
-        return reading.ThrottleIsLow
+        return reading.Blocked == ArmRefusal.None
             ? new(BoardStanding.Ready, "Disarmed", $"Ready: {ArmControl(plan)} arms. Propellers off?")
-            : new(BoardStanding.NotReady, "Will not arm", ThrottleHigh(plan, reading));
+            : new(BoardStanding.NotReady, "Will not arm", Guard(plan, reading.Blocked, reading));
     }
 
     private static string ThrottleHigh(SignalPlan plan, BoardReading reading)

@@ -18,4 +18,16 @@ public enum ArmRefusal
     /// <summary>The throttle, as the board reads it, was not low when the arm switch was put on. It stays refused until the
     /// switch has been off.</summary>
     ThrottleNotLow,
+
+    /// <summary>The board has an arming consent, and it was not given.</summary>
+    ConsentMissing,
+
+    /// <summary>Automatic trim or automatic tuning was on.</summary>
+    ConflictingFunction,
+
+    /// <summary>The craft was tilted by more than the limit.</summary>
+    Tilted,
+
+    /// <summary>The board was connected for configuration, and that was not unlocked.</summary>
+    Connected,
 }

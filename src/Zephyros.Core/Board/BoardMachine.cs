@@ -2,7 +2,8 @@ namespace Zephyros.Core.Board;
 
 /// <summary>The board's arming automaton: pure steps from one state to the next. Bench, findings and proof use the same one.</summary>
 /// <remarks>The guards follow job.md 9 and proof.md "Board": a rising request with all guards satisfied arms; a refusal stands
-/// until the request was seen off; power-up and a lost signal ask for the same; request off disarms at once.</remarks>
+/// until the request was seen off; power-up and a lost signal ask for the same; request off disarms at once, or, in the
+/// other school, only with the throttle low.</remarks>
 public static class BoardMachine
 {
     /// <summary>The battery is connected: disarmed, no signal yet, and the arm switch must be seen off before it counts.</summary>
@@ -30,9 +31,9 @@ public static class BoardMachine
             return state;
         var seen = state with { HasSignal = true, ArmRequested = reading.ArmRequested };
         if (!reading.ArmRequested)
-            return seen with { Armed = false, Standing = ArmRefusal.None };
+            return seen with { Armed = state.Armed && reading.StopWaits, Standing = ArmRefusal.None };
         if (state.Armed || state.Standing != ArmRefusal.None)
             return seen;
-        return reading.ThrottleIsLow ? seen with { Armed = true } : seen with { Standing = ArmRefusal.ThrottleNotLow };
+        return seen with { Armed = reading.Blocked == ArmRefusal.None, Standing = reading.Blocked };
     }
 }

@@ -54,6 +54,10 @@ public sealed record FlightBoard
     [Range(900, 1500)]
     public Microseconds? ActivationLimit { get; init; }
 
+    /// <summary>What the board asks for before it arms, and how it disarms.</summary>
+    [Description("What the board asks for before it arms, and how it disarms.")]
+    public ArmGuards Guards { get; init; } = new();
+
     /// <summary>The board's functions by id; at most one of them arms.</summary>
     [Description("The board's functions by id; at most one of them arms.")]
     public required ImmutableDictionary<string, BoardFunction> Functions { get; init; }

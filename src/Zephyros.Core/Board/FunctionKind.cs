@@ -18,6 +18,9 @@ public enum FunctionKind
     /// <summary>Levels itself near the middle, turns freely at the ends.</summary>
     BlendedLevel,
 
+    /// <summary>The controller works at zero throttle too.</summary>
+    ZeroThrottleStabilisation,
+
     /// <summary>Flies home.</summary>
     ReturnHome,
 

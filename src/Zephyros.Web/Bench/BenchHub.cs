@@ -52,6 +52,14 @@ internal sealed class BenchHub(BenchRooms rooms) : Hub
     /// <summary>Connects the craft's battery or takes it off.</summary>
     public void SetPower(string setup, bool on) => Act(setup, run => run.SetPower(on));
 
+    /// <summary>Tilts the craft (0 to 180 degrees), connects it for configuration, unlocks arming while connected.</summary>
+    public void Surround(string setup, double tilt, bool connected, bool unlocked)
+    {
+        if (tilt is not (>= 0 and <= 180))
+            throw new HubException($"A craft can be tilted by 0 to 180 degrees, not {tilt}.");
+        Act(setup, run => run.Surround(new Core.Board.Surroundings(new(tilt), connected, unlocked)));
+    }
+
     private void Act(string setup, Action<Core.Bench.BenchRun> action) =>
         Room(setup)
             .Do(run =>

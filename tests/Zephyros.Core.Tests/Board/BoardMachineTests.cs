@@ -56,10 +56,7 @@ public sealed class BoardMachineTests
 
     [Fact]
     public void A_board_without_power_does_nothing() =>
-        Assert.Equal(
-            BoardState.Off,
-            BoardMachine.Receive(BoardState.Off, new BoardReading(new Microseconds(988), true, true))
-        );
+        Assert.Equal(BoardState.Off, BoardMachine.Receive(BoardState.Off, Frame(low: true, on: true)));
 
     private static Gen<string> Sequences { get; } =
         Gen.Char["rRaALP"].Array[0, 14].Select(letters => new string(letters));
@@ -73,17 +70,20 @@ public sealed class BoardMachineTests
             {
                 'L' => BoardMachine.LoseSignal(state),
                 'P' => BoardMachine.PowerUp(),
-                _ => BoardMachine.Receive(
-                    state,
-                    new BoardReading(
-                        new Microseconds(1000),
-                        ThrottleIsLow: letter is 'r' or 'a',
-                        ArmRequested: letter is 'a' or 'A'
-                    )
-                ),
+                _ => BoardMachine.Receive(state, Frame(low: letter is 'r' or 'a', on: letter is 'a' or 'A')),
             };
         }
 
         return state;
     }
+
+    private static BoardReading Frame(bool low, bool on) =>
+        new(
+            new Microseconds(1000),
+            low,
+            on,
+            low ? ArmRefusal.None : ArmRefusal.ThrottleNotLow,
+            StopWaits: false,
+            MotorLevel.Idle
+        );
 }

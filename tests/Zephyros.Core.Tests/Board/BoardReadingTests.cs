@@ -15,7 +15,7 @@ public sealed class BoardReadingTests
     {
         var received = Enumerable.Repeat(Microseconds.Neutral, 16).ToArray();
         received[8] = new Microseconds(us);
-        Assert.Equal(requested, BoardReading.Of(Demo.Gannet.Board, received).ArmRequested);
+        Assert.Equal(requested, BoardReading.Of(Demo.Gannet.Board, received, default).ArmRequested);
     }
 
     [Theory]
@@ -25,13 +25,15 @@ public sealed class BoardReadingTests
     {
         var received = Enumerable.Repeat(Microseconds.Neutral, 16).ToArray();
         received[0] = new Microseconds(us);
-        Assert.Equal(low, BoardReading.Of(Demo.Gannet.Board, received).ThrottleIsLow);
+        Assert.Equal(low, BoardReading.Of(Demo.Gannet.Board, received, default).ThrottleIsLow);
     }
 
     [Fact]
     public void A_channel_that_does_not_arrive_asks_for_nothing()
     {
         var board = Demo.Gannet.WithArm(f => f with { Aux = 20, Low = new Microseconds(900) }).Board;
-        Assert.False(BoardReading.Of(board, Enumerable.Repeat(Microseconds.Neutral, 16).ToArray()).ArmRequested);
+        Assert.False(
+            BoardReading.Of(board, Enumerable.Repeat(Microseconds.Neutral, 16).ToArray(), default).ArmRequested
+        );
     }
 }

@@ -15,6 +15,7 @@ internal sealed class RandomModels(int seed)
     private readonly Transmitter transmitter = Demo.Sandpiper.Transmitter;
     private readonly List<string> conditions = [];
     private readonly List<string> channels = [];
+    private int ids;
     private TransmitterModel model = new()
     {
         Name = "RANDOM",
@@ -253,7 +254,8 @@ internal sealed class RandomModels(int seed)
     private ImmutableArray<Test> RandomTests(int depth) =>
         [.. Enumerable.Range(0, random.Next(1, 3)).Select(_ => RandomTest(depth - 1))];
 
-    private string FreshId(string kind) => $"{kind}{random.Next(1_000_000):x}";
+    // The counter keeps them apart, the number before it shuffles them.
+    private string FreshId(string kind) => $"{kind}{random.Next(1_000_000):x}-{ids++}";
 
     private Percent Percents(int low, int high) => new(random.Next(low * 2, (high * 2) + 1) / 2.0);
 

@@ -15,6 +15,7 @@ export type Channel = Schemas['Channel'];
 export type BoardFunction = Schemas['BoardFunction'];
 export type Finding = Schemas['Finding'];
 export type BenchMessage = Schemas['BenchMessage'];
+export type ArmGuards = Schemas['ArmGuards'];
 export type TraceStop = Schemas['TraceStop'];
 export type Station = Schemas['Station'];
 export type Control = Schemas['Control'];

@@ -1,5 +1,6 @@
 import { HubConnectionBuilder, HubConnectionState, LogLevel, type ISubscription } from '@microsoft/signalr';
 import type { BenchMessage } from '../api/types';
+import { surroundingsOf, type Surroundings } from './craftSteps';
 
 /** What is known of the live bench. */
 export interface BenchState {
@@ -25,6 +26,7 @@ export class BenchLink {
   private stream: ISubscription<BenchMessage> | null = null;
   /** Movements that were sent and that no picture has shown yet. */
   private readonly asked = new Map<string, { setting: number; at: number }>();
+  private askedAround = { around: surroundingsOf({ message: null }), at: 0 };
   private followed = 'throttle';
   private closed = false;
 
@@ -86,6 +88,21 @@ export class BenchLink {
 
   setPower(on: boolean): void {
     this.tell('SetPower', on);
+  }
+
+  /** How the craft lies and what it is connected to, or is about to be. */
+  surroundings(): Surroundings {
+    const { around, at } = this.askedAround;
+    return Date.now() - at < ASKED_FOR_AT_MOST_MS ? around : surroundingsOf(this.state);
+  }
+
+  /** Tilts the craft, connects it for configuration, unlocks arming while connected. */
+  surround(change: Partial<Surroundings>): void {
+    if (!this.isUp()) return;
+    const around = { ...this.surroundings(), ...change };
+    this.askedAround = { around, at: Date.now() };
+    const { tilt, connected, unlocked } = around;
+    this.tell('Surround', tilt, connected, unlocked);
   }
 
   subscribe = (listener: () => void): (() => void) => {

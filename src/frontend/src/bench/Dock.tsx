@@ -1,10 +1,12 @@
-import { BatteryMedium, ChevronDown, ChevronUp, Radio } from 'lucide-react';
+import { ChevronDown, ChevronUp } from 'lucide-react';
 import clsx from 'clsx';
 import { useState, type CSSProperties, type KeyboardEvent } from 'react';
 import type { ControlView } from '../api/types';
 import { Key } from '../ui/Key';
 import { BoardSays, tone } from './BoardSays';
 import { useBench, useBenchState } from './BenchProvider';
+import { nextConnection, nextTilt } from './craftSteps';
+import { CraftToggles } from './CraftToggles';
 import { DialTile } from './DialTile';
 import { readKey, stickOf } from './dockKeys';
 import { HoldButton } from './HoldButton';
@@ -50,6 +52,10 @@ export function Dock({ controls, onStandBack }: Props) {
         return link.setLink(!snapshot.link);
       case 'power':
         return link.setPower(!snapshot.power);
+      case 'usb':
+        return link.surround(nextConnection(link.surroundings()));
+      case 'tilt':
+        return link.surround({ tilt: nextTilt(link.surroundings().tilt) });
       case 'rest':
         return controls.filter((c) => c.kind === 'stick').forEach((c) => move(c.id, c.start));
       case 'stand-back':
@@ -169,8 +175,8 @@ function OpenDock({ controls, live }: { controls: readonly ControlView[]; live: 
           </div>
         </div>
       </DockPart>
-      <DockPart title="Link and battery">
-        <SupplyToggles />
+      <DockPart title="Around the craft">
+        <CraftToggles />
       </DockPart>
       <DockPart title="The board says">
         <BoardSays />
@@ -200,46 +206,6 @@ function DockPart({
         {hint && <span className="font-normal">{hint}</span>}
       </h2>
       {children}
-    </div>
-  );
-}
-
-function SupplyToggles() {
-  const { link } = useBench();
-  const [up, power] = useBenchState((s) => [s.message?.snapshot.link ?? null, s.message?.snapshot.power ?? null]);
-  const toggles = [
-    { name: 'Link', on: up, icon: Radio, hotkey: 'L', words: ['up', 'lost'], set: () => link.setLink(!up) },
-    {
-      name: 'Battery',
-      on: power,
-      icon: BatteryMedium,
-      hotkey: 'B',
-      words: ['on', 'off'],
-      set: () => link.setPower(!power),
-    },
-  ];
-  return (
-    <div className="flex flex-col gap-2 max-xl:flex-row">
-      {toggles.map(({ name, on, icon: Icon, hotkey, words, set }) => (
-        <button
-          key={name}
-          type="button"
-          role="switch"
-          aria-checked={on ?? false}
-          aria-label={name}
-          className={clsx(
-            'flex min-h-9 w-34 items-center gap-2 rounded border px-2 text-sm',
-            on === false ? 'border-dashed border-deep-warn text-deep-warn' : 'border-deep-live text-deep-live',
-          )}
-          onClick={set}
-        >
-          <Icon size={16} aria-hidden />
-          <span className="flex-1 text-left">
-            {name} <b>{on === null ? '…' : on ? words[0] : words[1]}</b>
-          </span>
-          <Key>{hotkey}</Key>
-        </button>
-      ))}
     </div>
   );
 }

@@ -6,6 +6,8 @@ export type DockAction =
   | { kind: 'switch'; control: ControlView; to: number }
   | { kind: 'link' }
   | { kind: 'power' }
+  | { kind: 'usb' }
+  | { kind: 'tilt' }
   | { kind: 'rest' }
   | { kind: 'stand-back' };
 
@@ -60,6 +62,10 @@ export function readKey(
       return { kind: 'link' };
     case 'b':
       return { kind: 'power' };
+    case 'u':
+      return { kind: 'usb' };
+    case 't':
+      return { kind: 'tilt' };
     case 'x':
       return { kind: 'rest' };
     case 'v':

@@ -19,6 +19,8 @@ const BENCH = [
   [['X'], 'All sticks to their start: throttle down, the others centred'],
   [['L'], 'Link up or lost'],
   [['B'], 'Battery on or off'],
+  [['U'], 'Cable for configuration: off, connected, unlocked'],
+  [['T'], 'Craft level, tilted, on its back'],
   [['V'], 'Stand-back view'],
 ] as const;
 

@@ -10,6 +10,7 @@ import { SelectField } from '../../ui/SelectField';
 import { StationHead } from '../StationHead';
 import { TravelBar } from '../../ui/TravelBar';
 import { FunctionTable } from './FunctionTable';
+import { GuardFields } from './GuardFields';
 import { PositionTable } from './PositionTable';
 
 interface Props {
@@ -74,6 +75,7 @@ export function BoardStation({ setup, view, changes }: Props) {
           onCommit={(v) => put(`Full stick turns at ${v} °/s`, ['maximumRate'], v)}
         />
       </div>
+      <GuardFields guards={board.guards ?? {}} put={put} />
       <AxisBars map={board.map} />
       <FunctionTable setup={setup} put={put} />
       <PositionTable rows={view.rows} setup={setup} />

@@ -18,6 +18,7 @@ const KINDS: Record<BoardFunction['kind'], string> = {
   'throttle-cut': 'Throttle cut',
   'self-level': 'Self-level',
   'blended-level': 'Blended level',
+  'zero-throttle-stabilisation': 'Zero-throttle stabilisation',
   'return-home': 'Return home',
   'position-hold': 'Position hold',
   cruise: 'Cruise',

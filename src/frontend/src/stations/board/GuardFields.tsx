@@ -1,0 +1,62 @@
+import type { ArmGuards } from '../../api/types';
+import { NumberField } from '../../ui/NumberField';
+import { SelectField } from '../../ui/SelectField';
+
+interface Props {
+  guards: ArmGuards;
+  put: (title: string, path: string[], value: unknown) => void;
+}
+
+/** A craft in the hand is tilted by more than this: from memory, only where the editing starts. */
+const USUAL_TILT = 25;
+
+/** What the board asks for before it arms, and how it disarms. Consent and conflicting functions guard by being there. */
+export function GuardFields({ guards, put }: Props) {
+  const limit = guards.tiltLimit ?? null;
+  const all = { refusesConnected: true, disarmsOnlyWhenLow: false, ...guards };
+  const set = (title: string, change: Partial<ArmGuards>) => put(title, ['guards'], { ...all, ...change });
+  return (
+    <fieldset className="mb-4 flex flex-wrap items-end gap-x-5 gap-y-3">
+      <legend className="sr-only">Guards of arming</legend>
+      <SelectField
+        label="Refuses to arm when tilted"
+        value={limit === null ? 'no' : 'yes'}
+        options={[
+          { value: 'no', label: 'no: the guard is lifted' },
+          { value: 'yes', label: 'beyond a limit' },
+        ]}
+        onChange={(v) =>
+          set(v === 'yes' ? 'Tilt guard' : 'No tilt guard', { tiltLimit: v === 'yes' ? USUAL_TILT : null })
+        }
+      />
+      {limit !== null && (
+        <NumberField
+          label="of"
+          unit="°"
+          value={limit}
+          min={1}
+          max={180}
+          onCommit={(v) => set(`Tilt limit ${v}°`, { tiltLimit: v })}
+        />
+      )}
+      <SelectField
+        label="While connected for configuration"
+        value={all.refusesConnected ? 'refuses' : 'arms'}
+        options={[
+          { value: 'refuses', label: 'refuses until unlocked' },
+          { value: 'arms', label: 'arms all the same' },
+        ]}
+        onChange={(v) => set('Arming while connected', { refusesConnected: v === 'refuses' })}
+      />
+      <SelectField
+        label="The switch disarms"
+        value={all.disarmsOnlyWhenLow ? 'low' : 'at-once'}
+        options={[
+          { value: 'at-once', label: 'at once' },
+          { value: 'low', label: 'only with the throttle low' },
+        ]}
+        onChange={(v) => set('How the switch disarms', { disarmsOnlyWhenLow: v === 'low' })}
+      />
+    </fieldset>
+  );
+}
