@@ -59,7 +59,9 @@ test('a switch is planned from the keyboard: named, assigned by flicking it twic
   await expect(strobe.getByRole('button', { name: 'Put Strobe at far' })).toHaveCount(0);
 });
 
-test('the limiter is built from the keyboard, tried in the dock, moved and switched off', async ({ craft }) => {
+test('the limiter is built from the keyboard, tried in the dock, switched off, moved, copied and dragged', async ({
+  craft,
+}) => {
   const page = await craft('wren');
   await tabTo(page, page.getByRole('tab', { name: 'Channels' }));
   for (const part of ['Logic', 'Flight states', 'Ready-made']) {
@@ -72,24 +74,54 @@ test('the limiter is built from the keyboard, tried in the dock, moved and switc
 
   await craft('wren');
   const row = channel(page, 'Throttle');
-  await expect(row.getByRole('button', { name: /multiply by Left dial/ })).toBeVisible();
+  const sent = row.getByRole('cell').last();
+  const share = row.getByRole('button', { name: /multiply by Left dial/ });
+  await expect(share).toBeVisible();
   // Full throttle with the dial at its middle: a share of 80 % leaves +60 %, times the ends of 97.6 %.
   await page.keyboard.press('Control+.');
   for (let i = 0; i < 20; i++) await page.keyboard.press('w');
   await expect(row).toContainText('+160 %');
-  await expect(row).toContainText('+60 %');
-  await expect(row).toContainText('+58.6 %');
+  await expect(sent).toHaveText('1799.8 µs');
   for (let i = 0; i < 20; i++) await page.keyboard.press('s');
-  await expect(row).toContainText('−97.6 %');
+  await expect(sent).toHaveText('1000.3 µs');
 
-  await press(page, row.getByRole('button', { name: /multiply by Left dial/ }));
+  // Closing an editor gives the focus back to its step; only then may the dock take it.
+  const close = async (chip: Locator) => {
+    await page.keyboard.press('Escape');
+    await expect(chip).toBeFocused();
+  };
+  await press(page, share);
   await press(page, page.getByLabel('Switched on'), 'Space');
-  await page.keyboard.press('Escape');
+  await close(share);
   await page.keyboard.press('Control+.');
   for (let i = 0; i < 20; i++) await page.keyboard.press('w');
-  await expect(row).toContainText('+97.6 %');
+  await expect(sent).toHaveText('1999.7 µs');
   await page.keyboard.press('Control+z');
-  await expect(row).toContainText('+58.6 %');
+  await expect(sent).toHaveText('1799.8 µs');
+
+  // Moved one place later it multiplies what was lowered already: (100 + 100 - 100) x 80 % = 80 %.
+  await press(page, share);
+  await press(page, page.getByRole('button', { name: 'Later' }));
+  await expect(page.getByText('step 4 of 4 on Throttle')).toBeVisible();
+  await close(share);
+  await expect(sent).toHaveText('1899.8 µs');
+  // Dragged back to its place with the mouse.
+  await share.dragTo(row.getByRole('button', { name: /shift by −100 %/ }));
+  await expect(sent).toHaveText('1799.8 µs');
+
+  // A copy goes to the end of another chain, and is taken out again there.
+  await press(page, share);
+  await press(page, page.getByRole('button', { name: 'Copy to' }));
+  await expect(page.getByRole('menuitem').first()).toBeFocused();
+  await page.keyboard.type('8 L');
+  await expect(page.getByRole('menuitem', { name: '8 Lamp' })).toBeFocused();
+  await page.keyboard.press('Enter');
+  const copy = channel(page, 'Lamp').getByRole('button', { name: /multiply by Left dial/ });
+  await expect(copy).toBeVisible();
+  await close(share);
+  await press(page, copy);
+  await press(page, page.getByRole('button', { name: 'Remove', exact: true }));
+  await expect(copy).toHaveCount(0);
 });
 
 test('the six-position switch is straightened from the keyboard', async ({ craft }) => {
@@ -168,7 +200,8 @@ test('names are shown as text, whatever they hold', async ({ craft, app }) => {
 
 test('a board function is added, given a band, and shown at the position that works it', async ({ craft }) => {
   const page = await craft('sandpiper', 'board');
-  await page.getByLabel('Add a function of the board').selectOption({ label: 'Cruise' });
+  await page.getByRole('button', { name: 'Add a function' }).click();
+  await page.getByRole('menuitem', { name: 'Cruise' }).click();
   await page.getByLabel('Cruise watches').selectOption({ label: 'AUX 2 = channel 6' });
   await page.getByLabel('Cruise is active from').fill('1750');
   await page.keyboard.press('Enter');
@@ -221,4 +254,16 @@ test('a new craft starts with an empty memory, gets its arm switch from the find
   await expect(page.getByText('The board reads it for Arm.')).toBeVisible();
   await page.getByRole('button', { name: 'Put Left shoulder at far' }).click();
   await expect(board).toContainText('Armed');
+});
+
+test('the states part says which state each combination gives', async ({ craft }) => {
+  const page = await craft('wren', 'model?part=states');
+  await page.getByText('Which state each combination gives · 6 combinations').click();
+  const both = page.getByRole('row').filter({ hasText: 'Right front, outer far, Right shoulder far' });
+  await expect(both.getByRole('cell').last()).toHaveText('Land');
+  const neither = page.getByRole('row', {
+    name: 'Right front, outer safe, Right shoulder safe Lamp room',
+    exact: true,
+  });
+  await expect(neither).toBeVisible();
 });

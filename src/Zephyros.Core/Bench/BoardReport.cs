@@ -45,7 +45,7 @@ public sealed record BoardReport(BoardStanding Standing, string Title, string Re
             MotorLevel.Thrust =>
                 $"Motors may turn: throttle {Figures.Plain(CraftResponse.Throttle(reading.Throttle).Value, 0)} %.",
             MotorLevel.IdleWithControl => "Motors may idle, and the controller works on them.",
-            _ => "Motors may idle: throttle 0 %.",
+            _ => "Motors may idle.",
         };
     }
 
@@ -79,16 +79,17 @@ public sealed record BoardReport(BoardStanding Standing, string Title, string Re
         guard switch
         {
             ArmRefusal.ThrottleNotLow => ThrottleHigh(plan, reading),
-            ArmRefusal.ConsentMissing => $"{Works(plan, FunctionKind.ArmConsent)} has not given arming consent.",
+            ArmRefusal.ConsentMissing => Consent(plan),
             ArmRefusal.ConflictingFunction => "Automatic trim or tuning is on.",
             ArmRefusal.Tilted => $"The craft is tilted by more than {plan.Setup.Board.Guards.TiltLimit}.",
             _ => "The board is connected for configuration. Unlock that, propellers off, or test on battery alone.",
         };
 
-    private static string Works(SignalPlan plan, FunctionKind kind)
+    private static string Consent(SignalPlan plan)
     {
-        var control = plan.Setup.Board.Functions.Values.First(f => f.Kind == kind).Control;
-        return plan.Setup.Transmitter.Controls.TryGetValue(control, out var made) ? made.Name : "Nothing";
+        var control = plan.Setup.Board.Functions.Values.First(f => f.Kind == FunctionKind.ArmConsent).Control;
+        var who = plan.Setup.Transmitter.Controls.TryGetValue(control, out var made) ? $": {made.Name} gives it" : "";
+        return $"Arming consent is not given{who}.";
     }
 
     private static BoardReport NotAsked(SignalPlan plan, BoardReading reading)

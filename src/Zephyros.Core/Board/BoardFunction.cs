@@ -43,4 +43,9 @@ public sealed record BoardFunction
 
     /// <summary>True when a value lies in the half-open band [low, high).</summary>
     public bool Contains(Microseconds value) => value.Value >= Low.Value && value.Value < High.Value;
+
+    /// <summary>True while its channel arrives and lies inside the band.</summary>
+    /// <param name="received">The value of each received channel, channel 1 first.</param>
+    public bool IsActive(ReadOnlySpan<Microseconds> received) =>
+        Channel.Value <= received.Length && Contains(received[Channel.Value - 1]);
 }

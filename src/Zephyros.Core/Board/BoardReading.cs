@@ -37,15 +37,10 @@ public readonly record struct BoardReading(
         );
     }
 
-    /// <summary>True when one of the board's functions of a kind is active.</summary>
-    public static bool AnyActive(FlightBoard board, ReadOnlySpan<Microseconds> received, FunctionKind kind)
+    private static bool AnyActive(FlightBoard board, ReadOnlySpan<Microseconds> received, FunctionKind kind)
     {
         foreach (var function in board.Functions.Values)
-            if (
-                function.Kind == kind
-                && function.Channel.Value <= received.Length
-                && function.Contains(received[function.Channel.Value - 1])
-            )
+            if (function.Kind == kind && function.IsActive(received))
                 return true;
         return false;
     }
@@ -60,7 +55,10 @@ public readonly record struct BoardReading(
     {
         if (!throttleIsLow)
             return ArmRefusal.ThrottleNotLow;
-        if (Has(board, FunctionKind.ArmConsent) && !AnyActive(board, received, FunctionKind.ArmConsent))
+        if (
+            board.Functions.Values.Any(f => f.Kind == FunctionKind.ArmConsent)
+            && !AnyActive(board, received, FunctionKind.ArmConsent)
+        )
             return ArmRefusal.ConsentMissing;
         if (
             AnyActive(board, received, FunctionKind.AutomaticTrim)
@@ -72,14 +70,6 @@ public readonly record struct BoardReading(
         return board.Guards.RefusesConnected && surroundings is { Connected: true, Unlocked: false }
             ? ArmRefusal.Connected
             : ArmRefusal.None;
-    }
-
-    private static bool Has(FlightBoard board, FunctionKind kind)
-    {
-        foreach (var function in board.Functions.Values)
-            if (function.Kind == kind)
-                return true;
-        return false;
     }
 
     private static MotorLevel Level(

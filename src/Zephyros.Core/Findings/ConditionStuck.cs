@@ -13,7 +13,7 @@ public sealed class ConditionStuck : IFindingRule
         var setup = plan.Setup;
         var reach = new ConditionReach(setup.Transmitter, setup.Model, plan.Model.Graph);
         var words = new ModelWords(setup.Transmitter, setup.Model);
-        foreach (var (id, condition) in setup.Model.Conditions)
+        foreach (var (id, condition) in setup.Model.Conditions.OrderBy(c => c.Key, StringComparer.Ordinal))
         {
             if (reach.Of(id) is not { } can || (can.CanHold && can.CanFail))
                 continue;

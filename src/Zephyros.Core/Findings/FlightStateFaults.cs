@@ -18,7 +18,7 @@ public sealed class FlightStateFaults : IFindingRule
             yield break;
         }
 
-        var rows = StateTable.Of(plan);
+        var rows = StateTable.Of(plan).Rows;
         foreach (var row in rows)
         {
             if (row.Reached is null)

@@ -77,11 +77,7 @@ public static class PowerOnCheck
     {
         var values = plan.With(id, setting);
         return plan.ThrottleIsLow(values)
-            && !plan.Setup.Board.Functions.Values.Any(f =>
-                f.Kind == FunctionKind.Arm
-                && f.Channel.Value <= values.Received.Length
-                && f.Contains(values.Received[f.Channel.Value - 1])
-            );
+            && !plan.Setup.Board.Functions.Values.Any(f => f.Kind == FunctionKind.Arm && f.IsActive(values.Received));
     }
 
     private static PowerOnItem Warned(string id, Control control, string wanted, string reason, bool fits) =>

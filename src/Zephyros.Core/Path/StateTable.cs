@@ -8,20 +8,22 @@ namespace Zephyros.Core.Path;
 
 /// <summary>The table flight state x channel of a setup: what each state sends, how it is reached, what shadows what, and which states
 /// a board cannot tell apart.</summary>
-public static class StateTable
+/// <param name="Rows">The rows, by priority.</param>
+/// <param name="Combinations">Every combination that was tried, the simplest first, with the state that it gives.</param>
+public sealed record StateTable(IReadOnlyList<StateRow> Rows, IReadOnlyList<StateCombination> Combinations)
 {
     private const int MostTries = 20_000;
 
-    /// <summary>The rows, by priority. Every combination of the controls and telemetry readings that decide is tried on the running
-    /// model, each from switch-on.</summary>
-    public static IReadOnlyList<StateRow> Of(SignalPlan plan)
+    /// <summary>The table of a setup. Every combination of the controls and telemetry readings that decide is tried on the running
+    /// model, each from switch-on, up to a limit.</summary>
+    public static StateTable Of(SignalPlan plan)
     {
         var model = plan.Setup.Model;
         var states = model.StatesByPriority();
         var columns = Columns(model);
-        var tries = Combinations(plan);
+        var tries = Try(plan);
         var cells = states.ToDictionary(s => s.Key, s => Cells(columns, s.Key), StringComparer.Ordinal);
-        return
+        StateRow[] rows =
         [
             .. states.Select(s => new StateRow(
                 s.Key,
@@ -31,6 +33,7 @@ public static class StateTable
                 columns.Count == 0 ? [] : SameRows(cells, s.Key)
             )),
         ];
+        return new StateTable(rows, tries);
     }
 
     private static List<(string Id, IReadOnlyDictionary<string, Percent> Cells)> Columns(TransmitterModel model) =>
@@ -66,7 +69,7 @@ public static class StateTable
         ];
 
     // The states that were active whenever this one's own condition held.
-    private static IReadOnlyList<string> Shadows(SignalPlan plan, string state, IReadOnlyList<Tried> tries)
+    private static IReadOnlyList<string> Shadows(SignalPlan plan, string state, IReadOnlyList<StateCombination> tries)
     {
         var own = plan.Setup.Model.States[state].When;
         return
@@ -79,11 +82,11 @@ public static class StateTable
         ];
     }
 
-    private static IReadOnlyList<Tried> Combinations(SignalPlan plan)
+    private static IReadOnlyList<StateCombination> Try(SignalPlan plan)
     {
         var deciding = Deciding(plan).ToArray();
         var total = deciding.Aggregate(1L, (n, d) => Math.Min(n * d.Count, MostTries));
-        var tried = new List<Tried>();
+        var tried = new List<StateCombination>();
         for (var number = 0L; number < total; number++)
         {
             var rest = number;
@@ -101,7 +104,7 @@ public static class StateTable
             plan.Settle(values);
             var holding = plan.Model.Conditions.Where(c => plan.Model.Holds(values.Memory, c));
             var state = plan.Model.ActiveState(values.Memory);
-            tried.Add(new(state, string.Join(", ", words), holding.ToHashSet(StringComparer.Ordinal)));
+            tried.Add(new(string.Join(", ", words), state, holding.ToHashSet(StringComparer.Ordinal)));
         }
 
         return tried;
@@ -172,6 +175,4 @@ public static class StateTable
     private static IEnumerable<Test> Flat(Test test) => test.Parts.SelectMany(Flat).Prepend(test);
 
     private sealed record Choice(string Words, Action<SignalValues> Put);
-
-    private sealed record Tried(string? State, string Words, IReadOnlySet<string> Holding);
 }

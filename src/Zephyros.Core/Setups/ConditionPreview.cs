@@ -9,22 +9,21 @@ namespace Zephyros.Core.Setups;
 /// <param name="Problems">What is wrong with it, with places relative to the condition; empty when it can be saved.</param>
 public sealed record ConditionPreview(string Sentence, string? Caution, IReadOnlyList<SetupProblem> Problems)
 {
-    private const string Unsaved = "unsaved";
-
     /// <summary>Looks at a condition as if it stood in a setup.</summary>
     /// <param name="setup">The setup.</param>
     /// <param name="id">The id of the condition that it replaces; null for a new one.</param>
     /// <param name="condition">The condition.</param>
     public static ConditionPreview Of(Setup setup, string? id, Condition condition)
     {
-        var at = id ?? Unsaved;
+        // An id for a new one that nothing has: longer than all of them.
+        var at = id ?? string.Concat(setup.Model.Conditions.Keys.Append("x").MaxBy(k => k.Length), "x");
         var model = setup.Model with { Conditions = setup.Model.Conditions.SetItem(at, condition) };
         var place = $"/model/conditions/{at}";
         SetupProblem[] problems =
         [
             .. SetupValidator
                 .Check(setup with { Model = model })
-                .Where(p => p.Place.StartsWith(place, StringComparison.Ordinal))
+                .Where(p => p.Place == place || p.Place.StartsWith(place + "/", StringComparison.Ordinal))
                 .Select(p => p with { Place = p.Place[place.Length..] }),
         ];
         if (problems.Length > 0)

@@ -15,6 +15,8 @@ namespace Zephyros.Web.Contracts;
 /// <param name="Chains">The chain of each channel in words, by the channel's id.</param>
 /// <param name="Conditions">The conditions in words, by id.</param>
 /// <param name="States">The table flight state x channel, by priority.</param>
+/// <param name="StateCombinations">The first combinations of what decides about the flight state, with the state of each.</param>
+/// <param name="StateCombinationCount">How many there are.</param>
 /// <param name="CarriedChannels">How many channels get to the board.</param>
 /// <param name="Wire">The facts of the wire format.</param>
 public sealed record SetupView(
@@ -27,15 +29,21 @@ public sealed record SetupView(
     IReadOnlyDictionary<string, ChainView> Chains,
     IReadOnlyDictionary<string, ConditionView> Conditions,
     IReadOnlyList<StateRow> States,
+    IReadOnlyList<StateCombinationView> StateCombinations,
+    int StateCombinationCount,
     int CarriedChannels,
     WireDescriptor Wire
 )
 {
+    // More than anybody reads; a list of all would be larger than the rest of the view.
+    private const int MostCombinations = 100;
+
     /// <summary>Computes the view of a setup.</summary>
     public static SetupView Of(Setup setup)
     {
         var plan = SignalPlan.Compile(setup);
         var words = new ModelWords(setup.Transmitter, setup.Model);
+        var states = StateTable.Of(plan);
         return new SetupView(
             [.. plan.Model.Controls.Select(c => ControlView.Of(c.Key, c.Value, setup.Transmitter))],
             ChannelOrder.Of(setup.Model, setup.Transmitter),
@@ -45,7 +53,9 @@ public sealed record SetupView(
             PowerOnCheck.Of(plan),
             ChainView.Of(setup.Model, words),
             ConditionView.Of(setup.Model, words),
-            StateTable.Of(plan),
+            states.Rows,
+            [.. states.Combinations.Take(MostCombinations).Select(c => new StateCombinationView(c.Words, c.State))],
+            states.Combinations.Count,
             SignalPlan.CarriedChannels(setup),
             plan.Wire
         );

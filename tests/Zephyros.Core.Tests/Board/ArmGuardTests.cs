@@ -127,8 +127,32 @@ public sealed class ArmGuardTests
         Assert.StartsWith("The board is connected for configuration.", Reason(), StringComparison.Ordinal);
         bench.Surround(new Surroundings(new Degrees(0), Connected: true, Unlocked: true));
         bench.Move("left-shoulder", 2);
-        Assert.Equal("Motors may idle: throttle 0 %. Propellers off on the bench.", Reason());
+        Assert.Equal("Motors may idle. Propellers off on the bench.", Reason());
         Assert.Equal(MotorLevel.Idle, bench.Snapshot("throttle").Motors);
+    }
+
+    [Theory]
+    [InlineData("right-dial", "Arming consent is not given: Right dial gives it.")]
+    [InlineData("", "Arming consent is not given.")]
+    public void A_missing_consent_names_who_gives_it(string control, string reason)
+    {
+        var setup = Demo.Plain.WithBoard(b =>
+            b with
+            {
+                Functions = b.Functions.Add(
+                    "consent",
+                    b.Functions["arm"] with
+                    {
+                        Kind = FunctionKind.ArmConsent,
+                        Aux = 8,
+                        Control = control,
+                    }
+                ),
+            }
+        );
+        var bench = new BenchRun(setup);
+        bench.AdvanceTo(TimeSpan.FromMilliseconds(50));
+        Assert.Equal(reason, bench.Snapshot("throttle").Board.Reason);
     }
 
     private static BoardReading Frame(

@@ -71,7 +71,9 @@ public sealed class RandomModelTests
             20,
             setup =>
             {
-                foreach (var row in StateTable.Of(SignalPlan.Compile(setup)).Where(r => r.Reached is { Length: > 0 }))
+                foreach (
+                    var row in StateTable.Of(SignalPlan.Compile(setup)).Rows.Where(r => r.Reached is { Length: > 0 })
+                )
                 {
                     // "Left front, inner far, Distance home 850.1 m": names with commas are told apart by what follows them.
                     var rig = new ModelRig(setup);

@@ -1,6 +1,8 @@
 using CsCheck;
+using Zephyros.Core.Findings;
 using Zephyros.Core.Model;
 using Zephyros.Core.Model.Logic;
+using Zephyros.Core.Setups;
 using Zephyros.Core.Tests.Reference;
 using Zephyros.Core.Units;
 using static Zephyros.Core.Tests.Build;
@@ -73,6 +75,32 @@ public sealed class ConditionReachTests
         var chained = Demo.Plain.WithCondition("q", Above(new ChannelSource { Channel = "arm" }, 0));
         Assert.Null(Of(chained.Model, "q"));
         Assert.Null(Of(Demo.Plain.WithCondition("q", Not(Holds("q"))).Model, "q"));
+    }
+
+    // Each condition asks twice for the one before, directly and through memories: written out, the last would have 2^100 parts.
+    [Fact]
+    public void A_hundred_conditions_that_each_ask_twice_for_the_one_before_are_judged()
+    {
+        var setup = Demo.Plain.WithCondition("q000", At("right-shoulder", 2));
+        for (var i = 1; i < 100; i++)
+        {
+            var before = Holds($"q{i - 1:000}");
+            Test test = (i % 3) switch
+            {
+                0 => All(before, before),
+                1 => Any(Latch(before, Not(before)), before),
+                _ => Any(Lagging with { Of = [before, before] }, Lagging with { Of = [before] }),
+            };
+            setup = setup.WithCondition($"q{i:000}", test);
+        }
+
+        Assert.Empty(SetupValidator.Check(setup));
+        Assert.Equal(new Reach(true, true), Of(setup.Model, "q003"));
+        Assert.Contains(Examination.Of(setup), f => f.Key == "condition-unused:q099");
+        Assert.DoesNotContain(
+            Examination.Of(setup),
+            f => f.Key.StartsWith("condition-stuck", StringComparison.Ordinal)
+        );
     }
 
     // Whatever happens on random models in random hands, no condition does what was said to be impossible.

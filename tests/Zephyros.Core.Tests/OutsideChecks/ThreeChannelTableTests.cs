@@ -45,7 +45,7 @@ public sealed class ThreeChannelTableTests
     {
         var rows = Table.ToDictionary(t => t.Key, t => t.Value.Row);
         rows["flip"] = rows["rate"];
-        var said = StateTable.Of(SignalPlan.Compile(Filled(rows))).ToDictionary(r => r.State);
+        var said = StateTable.Of(SignalPlan.Compile(Filled(rows))).Rows.ToDictionary(r => r.State);
         Assert.Equal("Left front, inner far, Left front, outer far", said["return-home"].Reached);
         Assert.Equal(["rate"], said["flip"].SameAs);
         Assert.Equal(["flip"], said["rate"].SameAs);
@@ -54,12 +54,41 @@ public sealed class ThreeChannelTableTests
     }
 
     [Fact]
+    public void It_says_which_state_each_combination_of_the_controls_gives()
+    {
+        var table = StateTable.Of(SignalPlan.Compile(Filled(Table.ToDictionary(t => t.Key, t => t.Value.Row))));
+        // Two switches of three positions: nine combinations, and what no condition names falls to the default.
+        Assert.Equal(9, table.Combinations.Count);
+        string Name(int position) =>
+            position == 1 ? "safe"
+            : position == 2 ? "mid"
+            : "far";
+        for (var outer = 1; outer <= 3; outer++)
+        for (var inner = 1; inner <= 3; inner++)
+        {
+            var words = $"Left front, inner {Name(inner)}, Left front, outer {Name(outer)}";
+            var expected =
+                Table.FirstOrDefault(t => (t.Value.Outer, t.Value.Inner) == (outer, inner)).Key ?? "stabilised";
+            Assert.Equal(expected, table.Combinations.Single(c => c.Words == words).State);
+        }
+    }
+
+    [Fact]
+    public void Where_no_state_is_active_it_says_so()
+    {
+        var setup = Filled(Table.ToDictionary(t => t.Key, t => t.Value.Row));
+        setup = setup.InModel(m => m with { States = m.States.Remove("stabilised") });
+        var none = StateTable.Of(SignalPlan.Compile(setup)).Combinations.Where(c => c.State is null);
+        Assert.Equal(3, none.Count());
+    }
+
+    [Fact]
     public void A_state_that_others_always_precede_is_told_with_what_shadows_it()
     {
         var setup = Filled(Table.ToDictionary(t => t.Key, t => t.Value.Row));
         // Rate asks for the combination that waypoints, further up, asks for too.
         setup = setup.WithCondition("rate", setup.Model.Conditions["waypoints"].Test);
-        var rate = StateTable.Of(SignalPlan.Compile(setup)).Single(r => r.State == "rate");
+        var rate = StateTable.Of(SignalPlan.Compile(setup)).Rows.Single(r => r.State == "rate");
         Assert.Null(rate.Reached);
         Assert.Equal(["waypoints"], rate.ShadowedBy);
     }

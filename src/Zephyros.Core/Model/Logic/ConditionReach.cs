@@ -11,10 +11,15 @@ public sealed class ConditionReach
 {
     private const int MostTries = 60_000;
 
+    // So many tests are looked at for all conditions of a model together, about a second's work; what comes later gets no answer.
+    private const long MostWork = 10_000_000;
+
     private readonly Transmitter transmitter;
     private readonly TransmitterModel model;
     private readonly Dictionary<string, Reach?> known = new(StringComparer.Ordinal);
+    private readonly Dictionary<Test, Reach?> remembered = new(ReferenceEqualityComparer.Instance);
     private readonly HashSet<string> cyclic;
+    private long work;
 
     /// <summary>Prepares to ask about the conditions of a model.</summary>
     public ConditionReach(Transmitter transmitter, TransmitterModel model, ModelGraph graph)
@@ -24,7 +29,7 @@ public sealed class ConditionReach
     }
 
     /// <summary>What a condition can become, or null when that cannot be told: it hangs on the chain of a channel, is part of a cycle,
-    /// or has too many inputs to try.</summary>
+    /// or there would be too much to try. Ask in a fixed order where the same answers must come every time.</summary>
     public Reach? Of(string conditionId)
     {
         if (!known.TryGetValue(conditionId, out var reach))
@@ -41,6 +46,8 @@ public sealed class ConditionReach
         var more = true;
         while (more && !(canHold && canFail))
         {
+            if (work > MostWork)
+                return null;
             if (inputs.Holds(test))
                 canHold = true;
             else
@@ -51,13 +58,24 @@ public sealed class ConditionReach
         return new Reach(canHold, canFail);
     }
 
+    // What sets a latch, or what a delay follows, is the same wherever it is met.
+    private Reach? Remembered(Test memory, Test deciding)
+    {
+        if (!remembered.TryGetValue(memory, out var reach))
+            remembered[memory] = reach = Explore(deciding);
+        return reach;
+    }
+
     // Everything that a test hangs on, each with the choices that it has, counted through like the wheels of a counter.
     private sealed class Inputs(ConditionReach owner)
     {
         private readonly Dictionary<string, (int Wheel, SortedSet<double> Choices)> wheels = new(
             StringComparer.Ordinal
         );
-        private readonly Dictionary<Test, bool> settable = new(ReferenceEqualityComparer.Instance);
+
+        // Conditions that others ask for: looked into once, and judged once for each try.
+        private readonly HashSet<string> walked = new(StringComparer.Ordinal);
+        private readonly Dictionary<string, bool> judged = new(StringComparer.Ordinal);
         private readonly Dictionary<Test, int> memories = new(ReferenceEqualityComparer.Instance);
         private double[][] choices = [];
         private int[] counter = [];
@@ -76,6 +94,7 @@ public sealed class ConditionReach
 
         public bool Next()
         {
+            judged.Clear();
             for (var i = 0; i < counter.Length; i++)
             {
                 if (++counter[i] < choices[i].Length)
@@ -86,8 +105,10 @@ public sealed class ConditionReach
             return false;
         }
 
-        public bool Holds(Test test) =>
-            test switch
+        public bool Holds(Test test)
+        {
+            owner.work++;
+            return test switch
             {
                 PositionTest position => position.Positions.Contains((int)Value("control:" + position.Control)),
                 CompareTest compare => Side(compare.Relation, Compared(compare.Value) - compare.Limit.Value),
@@ -97,11 +118,23 @@ public sealed class ConditionReach
                 AllTest all => all.Of.All(Holds),
                 AnyTest any => any.Of.Any(Holds),
                 NotTest not => !not.Of.Any(Holds),
-                HoldsTest holds => Holds(owner.model.Conditions[holds.Condition].Test),
+                HoldsTest holds => Holds(holds.Condition),
                 StateTest state => ActiveState() == state.State,
                 DelayTest delay when !Lags(delay) => delay.Of.All(Holds),
                 _ => Value(Memory(test)) != 0,
             };
+        }
+
+        private bool Holds(string condition)
+        {
+            if (!judged.TryGetValue(condition, out var holds))
+                judged[condition] = holds = Holds(owner.model.Conditions[condition].Test);
+            return holds;
+        }
+
+        private bool Walk(string condition) =>
+            !owner.cyclic.Contains(condition)
+            && (!walked.Add(condition) || Walk(owner.model.Conditions[condition].Test));
 
         private bool Walk(Test test)
         {
@@ -122,12 +155,9 @@ public sealed class ConditionReach
                 case TelemetryLostTest:
                     return Choose("lost", [0, 1]);
                 case HoldsTest holds:
-                    return !owner.cyclic.Contains(holds.Condition)
-                        && Walk(owner.model.Conditions[holds.Condition].Test);
+                    return Walk(holds.Condition);
                 case StateTest:
-                    return owner
-                        .model.States.Values.Where(s => s.When is not null)
-                        .All(s => !owner.cyclic.Contains(s.When!) && Walk(owner.model.Conditions[s.When!].Test));
+                    return owner.model.States.Values.Where(s => s.When is not null).All(s => Walk(s.When!));
                 case PressTest:
                     return Choose(Memory(test), [0, 1]);
                 case LatchTest latch:
@@ -144,23 +174,16 @@ public sealed class ConditionReach
         // While it lags it may differ from what it follows; but what never holds it never follows, and it starts off.
         private double[] Lagging(DelayTest delay)
         {
-            var followed = owner.Explore(new AllTest { Of = delay.Of });
+            var followed = owner.Remembered(delay, new AllTest { Of = delay.Of });
             if (followed is { CanHold: false })
                 return [0];
             return followed is { CanFail: false } && delay.OnAfter.Value == 0 ? [1] : [0, 1];
         }
 
         // A latch that nothing can set while nothing clears it stays off for good.
-        private bool CanBeSet(LatchTest latch)
-        {
-            if (!settable.TryGetValue(latch, out var can))
-            {
-                var set = new AllTest { Of = [.. latch.Set, new NotTest { Of = latch.Clear }] };
-                settable[latch] = can = owner.Explore(set) is not { CanHold: false };
-            }
-
-            return can;
-        }
+        private bool CanBeSet(LatchTest latch) =>
+            owner.Remembered(latch, new AllTest { Of = [.. latch.Set, new NotTest { Of = latch.Clear }] })
+                is not { CanHold: false };
 
         private bool Compare(Source source, double limit)
         {
@@ -177,7 +200,7 @@ public sealed class ConditionReach
                     var sensor = owner.model.Sensors[id];
                     return Choose("sensor:" + id, Around(limit, sensor.Lowest.Value, sensor.Highest.Value));
                 case ConditionSource { Condition: var id }:
-                    return !owner.cyclic.Contains(id) && Walk(owner.model.Conditions[id].Test);
+                    return Walk(id);
                 default:
                     return false;
             }
@@ -189,7 +212,7 @@ public sealed class ConditionReach
                 ConstantSource constant => constant.Value.Value,
                 ControlSource { Control: var id } => Read(id) + Trim(id),
                 SensorSource { Sensor: var id } => Value("sensor:" + id),
-                ConditionSource { Condition: var id } => Holds(owner.model.Conditions[id].Test) ? 100 : -100,
+                ConditionSource { Condition: var id } => Holds(id) ? 100 : -100,
                 _ => 0,
             };
 
@@ -198,10 +221,7 @@ public sealed class ConditionReach
         private double Trim(string id) => owner.model.Trims.TryGetValue(id, out var trim) ? trim.Value : 0;
 
         private string? ActiveState() =>
-            owner
-                .model.StatesByPriority()
-                .FirstOrDefault(s => s.Value.When is not { } when || Holds(owner.model.Conditions[when].Test))
-                .Key;
+            owner.model.StatesByPriority().FirstOrDefault(s => s.Value.When is not { } when || Holds(when)).Key;
 
         private double Value(string wheel)
         {

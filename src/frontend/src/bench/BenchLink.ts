@@ -1,6 +1,7 @@
 import { HubConnectionBuilder, HubConnectionState, LogLevel, type ISubscription } from '@microsoft/signalr';
 import type { BenchMessage } from '../api/types';
-import { surroundingsOf, type Surroundings } from './craftSteps';
+import { Asked } from './Asked';
+import { aroundOf, type Around } from './craftSteps';
 
 /** What is known of the live bench. */
 export interface BenchState {
@@ -10,9 +11,6 @@ export interface BenchState {
 }
 
 const RETRY_AFTER_MS = 700;
-
-/** A movement that no picture has shown after so long was refused, or somebody else moved the control again. */
-const ASKED_FOR_AT_MOST_MS = 3000;
 
 /** The connection to the live bench of one setup. It lives as long as a page shows the setup. */
 export class BenchLink {
@@ -24,15 +22,15 @@ export class BenchLink {
   private readonly listeners = new Set<() => void>();
   private state: BenchState = { connection: 'connecting', message: null };
   private stream: ISubscription<BenchMessage> | null = null;
-  /** Movements that were sent and that no picture has shown yet. */
-  private readonly asked = new Map<string, { setting: number; at: number }>();
-  private askedAround = { around: surroundingsOf({ message: null }), at: 0 };
+  private readonly askedHands = new Asked();
+  private readonly askedAround = new Asked();
   private followed = 'throttle';
   private closed = false;
 
   constructor(private readonly setup: string) {
     this.hub.onreconnecting(() => {
-      this.asked.clear();
+      this.askedHands.clear();
+      this.askedAround.clear();
       this.become({ connection: 'reconnecting' });
     });
     this.hub.onreconnected(() => this.watch());
@@ -65,44 +63,36 @@ export class BenchLink {
   }
 
   move(control: string, setting: number): void {
-    if (!this.isUp()) return;
-    this.asked.set(control, { setting, at: Date.now() });
-    this.tell('Move', control, setting);
+    if (this.tell('Move', control, setting)) this.askedHands.put(control, setting);
   }
 
-  /** Where the controls stand, or are about to: a key pressed twice in a hurry must count twice. */
+  /** Where the controls stand, or are about to. */
   settings(): Record<string, number> {
-    const settings = { ...this.state.message?.snapshot.settings };
-    for (const [control, { setting, at }] of this.asked)
-      if (Date.now() - at < ASKED_FOR_AT_MOST_MS) settings[control] = setting;
-    return settings;
+    return this.askedHands.over(this.state.message?.snapshot.settings ?? {});
   }
 
   report(sensor: string, reading: number): void {
     this.tell('Report', sensor, reading);
   }
 
+  /** What happens to the craft from outside, or is about to. */
+  around(): Around {
+    return this.askedAround.over(aroundOf(this.state));
+  }
+
   setLink(up: boolean): void {
-    this.tell('SetLink', up);
+    if (this.tell('SetLink', up)) this.askedAround.put('link', up);
   }
 
   setPower(on: boolean): void {
-    this.tell('SetPower', on);
-  }
-
-  /** How the craft lies and what it is connected to, or is about to be. */
-  surroundings(): Surroundings {
-    const { around, at } = this.askedAround;
-    return Date.now() - at < ASKED_FOR_AT_MOST_MS ? around : surroundingsOf(this.state);
+    if (this.tell('SetPower', on)) this.askedAround.put('power', on);
   }
 
   /** Tilts the craft, connects it for configuration, unlocks arming while connected. */
-  surround(change: Partial<Surroundings>): void {
-    if (!this.isUp()) return;
-    const around = { ...this.surroundings(), ...change };
-    this.askedAround = { around, at: Date.now() };
-    const { tilt, connected, unlocked } = around;
-    this.tell('Surround', tilt, connected, unlocked);
+  surround(change: Partial<Pick<Around, 'tilt' | 'connected' | 'unlocked'>>): void {
+    const { tilt, connected, unlocked } = { ...this.around(), ...change };
+    if (this.tell('Surround', tilt, connected, unlocked))
+      for (const [name, value] of Object.entries(change)) this.askedAround.put(name, value);
   }
 
   subscribe = (listener: () => void): (() => void) => {
@@ -117,16 +107,18 @@ export class BenchLink {
   }
 
   // A movement that cannot be delivered at once is dropped: it must not arrive later, when nobody expects it.
-  private tell(method: string, ...values: unknown[]): void {
-    if (this.isUp()) void this.hub.send(method, this.setup, ...values);
+  private tell(method: string, ...values: unknown[]): boolean {
+    if (!this.isUp()) return false;
+    void this.hub.send(method, this.setup, ...values);
+    return true;
   }
 
   private watch(): void {
     this.stream?.dispose();
     this.stream = this.hub.stream<BenchMessage>('Watch', this.setup, this.followed).subscribe({
       next: (message) => {
-        for (const [control, { setting }] of this.asked)
-          if (message.snapshot.settings[control] === setting) this.asked.delete(control);
+        this.askedHands.see(message.snapshot.settings);
+        this.askedAround.see(aroundOf({ message }));
         this.become({ connection: 'live', message });
       },
       error: () => this.become({ connection: 'reconnecting' }),

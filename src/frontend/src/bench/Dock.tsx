@@ -49,13 +49,13 @@ export function Dock({ controls, onStandBack }: Props) {
       case 'switch':
         return move(action.control.id, action.to);
       case 'link':
-        return link.setLink(!snapshot.link);
+        return link.setLink(!link.around().link);
       case 'power':
-        return link.setPower(!snapshot.power);
+        return link.setPower(!link.around().power);
       case 'usb':
-        return link.surround(nextConnection(link.surroundings()));
+        return link.surround(nextConnection(link.around()));
       case 'tilt':
-        return link.surround({ tilt: nextTilt(link.surroundings().tilt) });
+        return link.surround({ tilt: nextTilt(link.around().tilt) });
       case 'rest':
         return controls.filter((c) => c.kind === 'stick').forEach((c) => move(c.id, c.start));
       case 'stand-back':

@@ -1,12 +1,12 @@
 import { describe, expect, it } from 'vitest';
-import { nextConnection, nextTilt } from './craftSteps';
+import { aroundOf, nextConnection, nextTilt } from './craftSteps';
 
 describe('around the craft', () => {
   it('turns the craft from level to tilted to on its back and level again', () =>
     expect([0, 45, 180, 7].map(nextTilt)).toEqual([45, 180, 0, 0]));
 
   it('unlocks only what is connected, and locks again when it is disconnected', () => {
-    let now = { tilt: 0, connected: false, unlocked: false };
+    let now = aroundOf({ message: null });
     const seen = [];
     for (let i = 0; i < 4; i++) {
       now = { ...now, ...nextConnection(now) };

@@ -1,16 +1,20 @@
 import type { BenchState } from './BenchLink';
 
-/** What the board knows of the world besides the frames. */
-export interface Surroundings {
+/** What happens to the craft from outside. */
+export interface Around {
+  link: boolean;
+  power: boolean;
+  /** In degrees. */
   tilt: number;
   connected: boolean;
   unlocked: boolean;
 }
 
-/** How the craft lies and what it is connected to; level and free before the first picture. */
-export function surroundingsOf({ message }: Pick<BenchState, 'message'>): Surroundings {
-  const { tilt, connected = false, unlocked = false } = message?.snapshot.surroundings ?? {};
-  return { tilt: tilt ?? 0, connected, unlocked };
+/** What happens to the craft in a picture; before the first one all is as in flight. */
+export function aroundOf({ message }: Pick<BenchState, 'message'>): Around {
+  const { link = true, power = true, surroundings } = message?.snapshot ?? {};
+  const { tilt, connected = false, unlocked = false } = surroundings ?? {};
+  return { link, power, tilt: tilt ?? 0, connected, unlocked };
 }
 
 /** How the craft may lie on the bench: level, tilted as in a hand, on its back. */
@@ -22,7 +26,7 @@ export function nextTilt(tilt: number): number {
 }
 
 /** The next state of the configuration link: off, connected, connected and unlocked. */
-export function nextConnection({ connected, unlocked }: Surroundings): Partial<Surroundings> {
+export function nextConnection({ connected, unlocked }: Around): Pick<Partial<Around>, 'connected' | 'unlocked'> {
   if (!connected) return { connected: true, unlocked: false };
   return unlocked ? { connected: false, unlocked: false } : { unlocked: true };
 }

@@ -2,6 +2,7 @@ import { Trash2 } from 'lucide-react';
 import { freeId } from '../../api/edits';
 import { listed, nameOf } from '../../api/listed';
 import type { BoardFunction, Setup } from '../../api/types';
+import { ActionMenu } from '../../ui/ActionMenu';
 import { NumberField } from '../../ui/NumberField';
 import { SelectField } from '../../ui/SelectField';
 import { TextField } from '../../ui/TextField';
@@ -86,15 +87,10 @@ export function FunctionTable({ setup, put }: Props) {
         </table>
       </div>
       <div className="mt-2">
-        <SelectField
-          quiet
-          label="Add a function of the board"
-          value=""
-          options={[
-            { value: '', label: 'Add a function…' },
-            ...ORDER.map((kind) => ({ value: kind, label: KINDS[kind as BoardFunction['kind']] })),
-          ]}
-          onChange={add}
+        <ActionMenu
+          trigger="Add a function"
+          actions={ORDER.map((kind) => ({ id: kind, name: KINDS[kind as BoardFunction['kind']] }))}
+          onChoose={add}
         />
       </div>
     </section>

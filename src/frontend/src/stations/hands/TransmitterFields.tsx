@@ -4,6 +4,7 @@ import { makeEdit } from '../../api/edits';
 import { transmittersQuery } from '../../api/queries';
 import type { Setup } from '../../api/types';
 import type { Changes } from '../../setup/useChanges';
+import { ActionMenu } from '../../ui/ActionMenu';
 import { Button } from '../../ui/Button';
 import { NumberField } from '../../ui/NumberField';
 import { Popup } from '../../ui/Popup';
@@ -105,14 +106,10 @@ export function TransmitterFields({ setup, changes }: Props) {
         />
         An override sends its value past the low and high ends
       </label>
-      <SelectField
-        label="Take another one"
-        value=""
-        options={[
-          { value: '', label: 'keep this one' },
-          ...(shapes.data ?? []).map((t) => ({ value: t.id, label: t.name })),
-        ]}
-        onChange={(id) => {
+      <ActionMenu
+        trigger="Take another transmitter"
+        actions={(shapes.data ?? []).map(({ id, name }) => ({ id, name }))}
+        onChoose={(id) => {
           const shape = shapes.data?.find((t) => t.id === id);
           if (shape)
             void changes.edit(

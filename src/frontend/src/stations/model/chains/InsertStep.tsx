@@ -1,7 +1,7 @@
 import { Plus } from 'lucide-react';
-import { DropdownMenu } from 'radix-ui';
 import type { Setup } from '../../../api/types';
 import type { Changes } from '../../../setup/useChanges';
+import { ActionMenu } from '../../../ui/ActionMenu';
 import { insertStep } from './chainEdits';
 import { NEW_STEPS } from './newSteps';
 
@@ -17,35 +17,21 @@ interface Props {
 export function InsertStep({ setup, channelId, index, changes }: Props) {
   const channel = setup.model.channels[channelId]!;
   return (
-    <DropdownMenu.Root>
-      <DropdownMenu.Trigger
-        aria-label={`Insert a step into channel ${channel.number} at place ${index + 1}`}
-        className="mt-1 inline-flex size-6 shrink-0 items-center justify-center rounded-full border border-line bg-paper text-soft hover:border-ink hover:text-ink"
-      >
-        <Plus size={14} aria-hidden />
-      </DropdownMenu.Trigger>
-      <DropdownMenu.Portal>
-        <DropdownMenu.Content
-          sideOffset={4}
-          collisionPadding={12}
-          className="z-30 max-h-[70vh] overflow-y-auto rounded border border-ink bg-paper p-1 shadow-xl"
+    <ActionMenu
+      trigger={
+        <button
+          type="button"
+          aria-label={`Insert a step into channel ${channel.number} at place ${index + 1}`}
+          className="mt-1 inline-flex size-6 shrink-0 items-center justify-center rounded-full border border-line bg-paper text-soft hover:border-ink hover:text-ink"
         >
-          {NEW_STEPS.map(({ kind, name, does, step }) => (
-            <DropdownMenu.Item
-              key={kind}
-              className="flex gap-4 rounded-sm px-2 py-1.5 text-sm outline-none data-highlighted:bg-sea-wash"
-              onSelect={() =>
-                void changes.edit(
-                  insertStep(setup, channelId, index, step, `${channel.label}: insert ${name.toLowerCase()}`),
-                )
-              }
-            >
-              <b className="w-44">{name}</b>
-              <span className="text-soft">{does}</span>
-            </DropdownMenu.Item>
-          ))}
-        </DropdownMenu.Content>
-      </DropdownMenu.Portal>
-    </DropdownMenu.Root>
+          <Plus size={14} aria-hidden />
+        </button>
+      }
+      actions={NEW_STEPS.map(({ kind, name, does }) => ({ id: kind, name, hint: does }))}
+      onChoose={(kind) => {
+        const { name, step } = NEW_STEPS.find((s) => s.kind === kind)!;
+        void changes.edit(insertStep(setup, channelId, index, step, `${channel.label}: insert ${name.toLowerCase()}`));
+      }}
+    />
   );
 }

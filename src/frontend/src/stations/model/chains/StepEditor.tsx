@@ -2,6 +2,7 @@ import { ArrowLeft, ArrowRight, Trash2 } from 'lucide-react';
 import { listed } from '../../../api/listed';
 import type { ChainStep, Setup } from '../../../api/types';
 import type { Changes } from '../../../setup/useChanges';
+import { ActionMenu } from '../../../ui/ActionMenu';
 import { Button } from '../../../ui/Button';
 import { SelectField } from '../../../ui/SelectField';
 import { changeStep, copyStep, moveStep, orderedSteps, removeStep } from './chainEdits';
@@ -69,17 +70,12 @@ export function StepEditor({ setup, channelId, stepId, step, samples, now, chang
         <Button onClick={() => move(index + 1)} disabled={index === steps.length - 1}>
           Later <ArrowRight size={15} aria-hidden />
         </Button>
-        <SelectField
-          quiet
-          label="Copy this step to the end of a channel"
-          value=""
-          options={[
-            { value: '', label: 'Copy to…' },
-            ...Object.entries(setup.model.channels)
-              .sort(([, a], [, b]) => a.number - b.number)
-              .map(([id, c]) => ({ value: id, label: `${c.number} ${c.label}` })),
-          ]}
-          onChange={(target) => void changes.edit(copyStep(setup, channelId, stepId, target))}
+        <ActionMenu
+          trigger="Copy to"
+          actions={Object.entries(setup.model.channels)
+            .sort(([, a], [, b]) => a.number - b.number)
+            .map(([id, c]) => ({ id, name: `${c.number} ${c.label}` }))}
+          onChoose={(target) => void changes.edit(copyStep(setup, channelId, stepId, target))}
         />
         <Button onClick={() => void changes.edit(removeStep(setup, channelId, stepId))}>
           <Trash2 size={15} aria-hidden /> Remove

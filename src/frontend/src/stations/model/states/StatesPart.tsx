@@ -5,6 +5,7 @@ import { listed } from '../../../api/listed';
 import type { Setup, SetupView } from '../../../api/types';
 import { useBenchState } from '../../../bench/BenchProvider';
 import type { Changes } from '../../../setup/useChanges';
+import { ActionMenu } from '../../../ui/ActionMenu';
 import { Button } from '../../../ui/Button';
 import { SelectField } from '../../../ui/SelectField';
 import { TextField } from '../../../ui/TextField';
@@ -180,22 +181,47 @@ export function StatesPart({ setup, view, changes }: Props) {
           <Plus size={15} aria-hidden /> Flight state
         </Button>
         {rows.length > 0 && (
-          <SelectField
-            quiet
-            label="Add a channel to the table"
-            value=""
-            options={[
-              { value: '', label: 'Channel into the table…' },
-              ...Object.entries(channels)
-                .filter(([id]) => !columns.includes(id))
-                .sort(([, a], [, b]) => a.number - b.number)
-                .map(([id, c]) => ({ value: id, label: `${c.number} ${c.label}` })),
-            ]}
-            onChange={(id) => void changes.putStateTable({ [id]: Object.fromEntries(rows.map((r) => [r.state, 0])) })}
+          <ActionMenu
+            trigger="Channel into the table"
+            actions={Object.entries(channels)
+              .filter(([id]) => !columns.includes(id))
+              .sort(([, a], [, b]) => a.number - b.number)
+              .map(([id, c]) => ({ id, name: `${c.number} ${c.label}` }))}
+            onChoose={(id) => void changes.putStateTable({ [id]: Object.fromEntries(rows.map((r) => [r.state, 0])) })}
           />
         )}
       </div>
+      {rows.length > 0 && <Combinations view={view} name={name} />}
     </>
+  );
+}
+
+/** Which state each combination of what decides gives. */
+function Combinations({ view, name }: { view: SetupView; name: (state: string) => string }) {
+  const { stateCombinations: shown, stateCombinationCount: count } = view;
+  return (
+    <details className="mt-5">
+      <summary className="cursor-pointer font-semibold">
+        Which state each combination gives · {count} {count === 1 ? 'combination' : 'combinations'}
+      </summary>
+      <table className="mt-2 border-collapse text-[0.93rem]">
+        <thead>
+          <tr className="border-b border-ink text-left text-[0.84rem] text-soft">
+            <th className="py-1 pr-6 font-semibold">With</th>
+            <th className="font-semibold">the state is</th>
+          </tr>
+        </thead>
+        <tbody>
+          {shown.map(({ words, state }) => (
+            <tr key={words} className="border-b border-hair">
+              <td className="py-1 pr-6">{words || 'anything'}</td>
+              <td className="font-semibold">{state ? name(state) : <b className="text-ochre">none</b>}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      {count > shown.length && <p className="text-soft">These are the first {shown.length}.</p>}
+    </details>
   );
 }
 
