@@ -1,3 +1,4 @@
+using System.Collections.Immutable;
 using System.ComponentModel;
 using System.ComponentModel.DataAnnotations;
 using Zephyros.Core.Units;
@@ -21,4 +22,20 @@ public sealed record LinkSettings
     [Description("Packets per second.")]
     [Range(10, 1000)]
     public required Hertz PacketRate { get; init; }
+
+    /// <summary>What the receiver does while nothing arrives by radio.</summary>
+    [Description("What the receiver does on its signal wire while nothing arrives by radio.")]
+    public ReceiverLoss OnLoss { get; init; }
+
+    /// <summary>The preset of each channel by its number, for <see cref="ReceiverLoss.Preset"/>; a channel without one keeps its last value.</summary>
+    [Description(
+        "The preset of each channel by its number, in microseconds; a channel without one keeps its last value."
+    )]
+    [Range(800, 2200)]
+    public ImmutableDictionary<string, Microseconds> Presets { get; init; } =
+        ImmutableDictionary<string, Microseconds>.Empty;
+
+    /// <summary>True when the link carries channel 5 as a pure on and off for arming: nothing else may share it.</summary>
+    [Description("True when the link reserves channel 5 for arming, with two positions only.")]
+    public bool ReservesArmChannel { get; init; }
 }

@@ -1,5 +1,7 @@
+using System.Globalization;
 using System.Text.Json;
 using System.Text.Json.Nodes;
+using Zephyros.Core.Air;
 using Zephyros.Core.Board;
 using Zephyros.Core.Model.Running;
 using Zephyros.Core.Path;
@@ -11,7 +13,7 @@ namespace Zephyros.Core.Bench;
 
 /// <summary>A simulated transmitter, link, receiver and board on a virtual clock. The same movements at the same times give the same
 /// pictures. Not safe for use by several threads.</summary>
-/// <remarks>Frames go through the real encoder and decoder. A receiver without link falls silent.</remarks>
+/// <remarks>Frames go through the real encoder and decoder. A receiver without link does what the setup says of it.</remarks>
 public sealed class BenchRun
 {
     // How often a transmitter works out its model while something in it runs by itself.
@@ -23,12 +25,14 @@ public sealed class BenchRun
     private SignalValues values;
     private double[] settings;
     private Microseconds[] seen;
-    private BoardState board = BoardMachine.PowerUp();
+    private readonly int[] output = new int[Packed16Format.Channels];
+    private bool linked;
+    private readonly BoardClock clock = new();
+    private BoardState board;
     private BoardReading reading;
     private Surroundings surroundings;
     private TimeSpan now;
     private TimeSpan nextFrame;
-    private TimeSpan lastGood;
     private TimeSpan lastModel;
     private Announcement? said;
 
@@ -39,6 +43,8 @@ public sealed class BenchRun
         values = plan.CreateValues();
         settings = [.. plan.Model.Controls.Select(c => c.Value.StartSetting)];
         seen = new Microseconds[values.Received.Length];
+        board = BoardMachine.PowerUp(plan.Board);
+        clock.Follow(plan.Board, board, now);
         RunModel();
     }
 
@@ -126,6 +132,7 @@ public sealed class BenchRun
             Restart();
         else
             board = BoardState.Off;
+        clock.Follow(plan.Board, board, now);
         AlignNextFrame();
         RunModel();
         Say(on ? "Battery connected" : "Battery off");
@@ -144,10 +151,10 @@ public sealed class BenchRun
     {
         while (true)
         {
-            var frame = Link && Power ? nextFrame : TimeSpan.MaxValue;
-            var loss = board.HasSignal ? lastGood + plan.Setup.Board.SignalTimeout.ToTimeSpan() : TimeSpan.MaxValue;
+            var frame = Sends ? nextFrame : TimeSpan.MaxValue;
+            var (timer, loss) = clock.Next;
             var model = values.Memory.Restless ? lastModel + ModelPeriod : TimeSpan.MaxValue;
-            // A frame that comes at the very moment of the loss is in time, and it carries what the model has just worked out.
+            // A frame that comes at the very moment of a loss is in time, and it carries what the model has just worked out.
             var due = frame <= loss ? frame : loss;
             due = model <= due ? model : due;
             if (due > to)
@@ -158,7 +165,7 @@ public sealed class BenchRun
             else if (frame <= loss)
                 SendFrame();
             else
-                Become(BoardMachine.LoseSignal(board));
+                Become(BoardMachine.Elapse(plan.Board, board, timer));
         }
 
         if (to > now)
@@ -197,7 +204,7 @@ public sealed class BenchRun
             Power = Power,
             Surroundings = surroundings,
             Board = BoardReport.Of(plan, board, reading),
-            Motors = board.Armed ? reading.Motors : MotorLevel.Off,
+            Motors = board.Motors,
             Trace = new PathTracer(plan, values, board, seen).Follow(followed),
             Said = said,
         };
@@ -251,8 +258,10 @@ public sealed class BenchRun
 
     private void Restart()
     {
-        board = BoardMachine.PowerUp();
+        board = BoardMachine.PowerUp(plan.Board);
+        clock.Follow(plan.Board, board, now);
         reading = default;
+        linked = false;
         AlignNextFrame();
     }
 
@@ -266,9 +275,14 @@ public sealed class BenchRun
     private void SendFrame()
     {
         nextFrame = now + plan.Setup.Wire.FramePeriod.ToTimeSpan();
+        if (Link)
+            values.Counts.CopyTo(output, 0);
+        else
+            Substitute();
+        linked |= Link;
         var frame = default(Packed16Frame);
         for (var i = 0; i < Packed16Format.Channels; i++)
-            frame[i] = (ushort)values.Counts[i];
+            frame[i] = (ushort)output[i];
         Packed16Codec.Encode(frame, bytes);
         decoder.Gap();
         ReadOnlySpan<byte> stream = bytes;
@@ -289,27 +303,50 @@ public sealed class BenchRun
             seen[i] = pulse;
         }
 
-        lastGood = now;
+        clock.Restart(BoardTimer.FramesMissing, now);
         var before = reading;
-        reading = BoardReading.Of(plan.Setup.Board, seen, surroundings);
+        reading = BoardReading.Of(plan.Board, seen, surroundings, board.Calibrating);
         if (changed || reading != before)
             Sequence++;
-        Become(BoardMachine.Receive(board, reading));
+        Become(BoardMachine.Receive(plan.Board, board, reading.View, surroundings));
+    }
+
+    // The receiver sends: by radio, or by its own lights once the link is gone.
+    private bool Sends =>
+        Power
+        && (
+            Link
+            || plan.Setup.Air.OnLoss == ReceiverLoss.Preset
+            || (plan.Setup.Air.OnLoss == ReceiverLoss.Hold && linked)
+        );
+
+    // Presets replace what was last sent; before the first frame by radio all other channels stand at their centre.
+    private void Substitute()
+    {
+        if (!linked)
+            Array.Fill(output, Packed16Format.ToCount(Microseconds.Neutral, plan.Setup.Wire.Rounding));
+        if (plan.Setup.Air.OnLoss != ReceiverLoss.Preset)
+            return;
+        foreach (var (channel, preset) in plan.Setup.Air.Presets)
+            if (int.Parse(channel, CultureInfo.InvariantCulture) <= output.Length)
+                output[int.Parse(channel, CultureInfo.InvariantCulture) - 1] = Packed16Format.ToCount(
+                    preset,
+                    plan.Setup.Wire.Rounding
+                );
     }
 
     private void Become(BoardState next)
     {
         var before = board;
         board = next;
+        clock.Follow(plan.Board, board, now);
         if (before == next)
             return;
         Sequence++;
         if (before.HasSignal != next.HasSignal)
-            Say(
-                next.HasSignal ? "Signal good"
-                : before.Armed ? "Signal lost, motors stopped"
-                : "Signal lost"
-            );
+            Say(next.HasSignal ? "Signal good" : BoardReport.Loss(before, next));
+        else if (before.Signal != next.Signal)
+            Say(BoardReport.Loss(before, next));
         if (before.Armed != next.Armed && next.HasSignal)
             Say(next.Armed ? "Armed" : "Disarmed");
         if (before.Refusal != next.Refusal && next.Refusal is not (ArmRefusal.None or ArmRefusal.NoSignal))

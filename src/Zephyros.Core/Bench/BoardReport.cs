@@ -20,6 +20,8 @@ public sealed record BoardReport(BoardStanding Standing, string Title, string Re
     {
         if (!state.Powered)
             return new(BoardStanding.Unpowered, "No power", "The craft's battery is not connected.");
+        if (state.Armed && !state.HasSignal)
+            return Flying(plan, state);
         if (!state.HasSignal)
             return new(
                 BoardStanding.NoSignal,
@@ -28,7 +30,7 @@ public sealed record BoardReport(BoardStanding Standing, string Title, string Re
             );
         if (state.Armed)
         {
-            return new(BoardStanding.Armed, "Armed", $"{Motors(reading)} Propellers off on the bench.");
+            return new(BoardStanding.Armed, "Armed", $"{Motors(plan, state, reading)} Propellers off on the bench.");
         }
 
         if (state.Refusal != ArmRefusal.None)
@@ -36,18 +38,60 @@ public sealed record BoardReport(BoardStanding Standing, string Title, string Re
         return NotAsked(plan, reading);
     }
 
-    private static string Motors(BoardReading reading)
-    {
-        if (reading is { ArmRequested: false, StopWaits: true })
-            return "The switch is off, but this board disarms only with the throttle low.";
-        return reading.Motors switch
+    /// <summary>What became of the signal, to be said aloud.</summary>
+    public static string Loss(BoardState before, BoardState after) =>
+        after.Signal switch
         {
+            BoardSignal.Good => "Signal good",
+            BoardSignal.Grace => "Signal lost, waiting for it",
+            BoardSignal.Landing => "Landing by itself",
+            BoardSignal.Returning => "Flying home by itself",
+            _ when before.Signal == BoardSignal.Landing => "Landed, motors stopped",
+            _ => before.Armed ? "Signal lost, motors stopped" : "Signal lost",
+        };
+
+    // Armed, and the pilot does not command.
+    private static BoardReport Flying(SignalPlan plan, BoardState state)
+    {
+        var loss = plan.Setup.Board.Loss;
+        var back =
+            loss.Recovery == FlightRecovery.AtOnce
+                ? "The pilot has it back with the first good frame."
+                : "The pilot has it back when a stick is deflected after frames are back.";
+        return state.Signal switch
+        {
+            BoardSignal.Grace => new(
+                BoardStanding.NoSignal,
+                "Signal lost",
+                $"The board waits {loss.Grace} on {(loss.GraceValues == GraceValues.Last ? "the last values" : "centred sticks and low throttle")}. Propellers off on the bench."
+            ),
+            BoardSignal.Landing => new(
+                BoardStanding.NoSignal,
+                "Landing",
+                $"It comes down by itself and stops the motors after {loss.LandingTime}. {back}"
+            ),
+            _ => new(BoardStanding.NoSignal, "Flying home", $"The board flies by itself, motors at thrust. {back}"),
+        };
+    }
+
+    private static string Motors(SignalPlan plan, BoardState state, BoardReading reading)
+    {
+        if (!state.ArmRequested)
+            return "The switch is off, but this board disarms only with the throttle low.";
+        if (state.ForSelfRight)
+            return "Armed to turn over: motors may turn when a stick is deflected, and follow the throttle only after it was low.";
+        return state.Motors switch
+        {
+            MotorLevel.Off => $"Motors are held off: {Label(plan, FunctionKind.ThrottleCut)} is on.",
             MotorLevel.Thrust =>
                 $"Motors may turn: throttle {Figures.Plain(CraftResponse.Throttle(reading.Throttle).Value, 0)} %.",
             MotorLevel.IdleWithControl => "Motors may idle, and the controller works on them.",
             _ => "Motors may idle.",
         };
     }
+
+    private static string Label(SignalPlan plan, FunctionKind kind) =>
+        plan.Setup.Board.Functions.Values.First(f => f.Kind == kind).Label;
 
     /// <summary>The reason of a refusal in words: what was wrong when the switch went on, and what is wrong still.</summary>
     public static string Refusal(SignalPlan plan, ArmRefusal refusal, BoardReading reading) =>
@@ -59,6 +103,8 @@ public sealed record BoardReport(BoardStanding Standing, string Title, string Re
                 $"{ArmControl(plan)} was already on when the board got power. Put it off, then on.",
             ArmRefusal.SwitchOnAtSignalReturn =>
                 $"{ArmControl(plan)} was already on when the signal returned. Put it off, then on.",
+            ArmRefusal.StoppedByItself =>
+                $"The board stopped the motors by itself while {ArmControl(plan)} was on. Put it off, then on.",
             _ when refusal == reading.Blocked => Guard(plan, refusal, reading),
             ArmRefusal.ThrottleNotLow =>
                 $"Throttle was not low when {ArmControl(plan)} went on. It is low now: put the switch off, then on.",
@@ -70,6 +116,8 @@ public sealed record BoardReport(BoardStanding Standing, string Title, string Re
         {
             ArmRefusal.ConsentMissing => "Arming consent was not given",
             ArmRefusal.ConflictingFunction => "Automatic trim or tuning was on",
+            ArmRefusal.LossProcedureOn => "The loss procedure on purpose was on",
+            ArmRefusal.Calibrating => "The board was still calibrating",
             ArmRefusal.Tilted => "The craft was tilted too far",
             _ => "The board was connected for configuration",
         };
@@ -81,6 +129,8 @@ public sealed record BoardReport(BoardStanding Standing, string Title, string Re
             ArmRefusal.ThrottleNotLow => ThrottleHigh(plan, reading),
             ArmRefusal.ConsentMissing => Consent(plan),
             ArmRefusal.ConflictingFunction => "Automatic trim or tuning is on.",
+            ArmRefusal.LossProcedureOn => "The loss procedure on purpose is on.",
+            ArmRefusal.Calibrating => "The board is calibrating its sensors: keep the craft still.",
             ArmRefusal.Tilted => $"The craft is tilted by more than {plan.Setup.Board.Guards.TiltLimit}.",
             _ => "The board is connected for configuration. Unlock that, propellers off, or test on battery alone.",
         };

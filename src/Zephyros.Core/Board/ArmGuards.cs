@@ -24,4 +24,28 @@ public sealed record ArmGuards
     /// asks for false.</summary>
     [Description("True when the arm switch disarms only while the throttle is low, the fixed-wing habit.")]
     public bool DisarmsOnlyWhenLow { get; init; }
+
+    /// <summary>True when the board refuses while the throttle is not low.</summary>
+    [Description("True when the board refuses to arm while the throttle is not low.")]
+    public bool RefusesThrottle { get; init; } = true;
+
+    /// <summary>True when a refusal stands until the arm switch was seen off; false when the board arms as soon as its guards let it.</summary>
+    [Description(
+        "True when a refusal stands until the arm switch was off, false when the board arms as soon as its guards let it."
+    )]
+    public bool RefusalLatches { get; init; } = true;
+
+    /// <summary>How long the board calibrates its sensors after power-up, refusing; null when it does not refuse for that.</summary>
+    [Description(
+        "How long the board calibrates its sensors after power-up and refuses to arm, in milliseconds; without it never for that."
+    )]
+    [Range(100, 60000)]
+    public Milliseconds? Calibration { get; init; }
+
+    /// <summary>Armed with the throttle low for so long, the board disarms by itself; null when it never does.</summary>
+    [Description(
+        "Armed with the throttle low for this long, the board disarms by itself, in milliseconds; without it never."
+    )]
+    [Range(500, 600000)]
+    public Milliseconds? DisarmsAfter { get; init; }
 }

@@ -30,4 +30,13 @@ public enum ArmRefusal
 
     /// <summary>The board was connected for configuration, and that was not unlocked.</summary>
     Connected,
+
+    /// <summary>The loss procedure on purpose was on.</summary>
+    LossProcedureOn,
+
+    /// <summary>The board was still calibrating its sensors.</summary>
+    Calibrating,
+
+    /// <summary>The board had stopped the motors by itself, and the arm switch was still on.</summary>
+    StoppedByItself,
 }

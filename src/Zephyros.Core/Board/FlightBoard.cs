@@ -54,6 +54,15 @@ public sealed record FlightBoard
     [Range(900, 1500)]
     public Microseconds? ActivationLimit { get; init; }
 
+    /// <summary>So far from its centre a roll, pitch or yaw stick counts as deflected. From memory.</summary>
+    [Description("So far from its centre a roll, pitch or yaw stick counts as deflected, in microseconds.")]
+    [Range(5, 400)]
+    public Microseconds Deflected { get; init; } = new(50);
+
+    /// <summary>What the board does after it knows that the signal is lost.</summary>
+    [Description("What the board does after it knows that the signal is lost.")]
+    public LossSettings Loss { get; init; } = new();
+
     /// <summary>What the board asks for before it arms, and how it disarms.</summary>
     [Description("What the board asks for before it arms, and how it disarms.")]
     public ArmGuards Guards { get; init; } = new();

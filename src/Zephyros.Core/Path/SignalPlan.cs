@@ -1,3 +1,4 @@
+using Zephyros.Core.Board;
 using Zephyros.Core.Hands;
 using Zephyros.Core.Model;
 using Zephyros.Core.Model.Running;
@@ -20,6 +21,7 @@ public sealed class SignalPlan
         Setup = setup;
         Model = ModelPlan.Compile(setup.Transmitter, setup.Model);
         Wire = setup.Wire.Format.Describe();
+        Board = new BoardPlan(setup.Board);
         rounding = setup.Wire.Rounding;
         carried = CarriedChannels(setup);
         uses = new Lazy<IReadOnlyList<ControlUse>>(() => ControlUses.Of(this));
@@ -33,6 +35,9 @@ public sealed class SignalPlan
 
     /// <summary>The facts of the wire format.</summary>
     public WireDescriptor Wire { get; }
+
+    /// <summary>The board, ready to read frames.</summary>
+    public BoardPlan Board { get; }
 
     /// <summary>What every control does in every position; derived when it is first asked for.</summary>
     public IReadOnlyList<ControlUse> Uses => uses.Value;

@@ -1,3 +1,4 @@
+using System.Globalization;
 using Zephyros.Core.Board;
 using Zephyros.Core.Hands;
 
@@ -9,6 +10,9 @@ public static class SetupValidator
 {
     private const int MostControls = 64;
 
+    // What the board reads from a frame is kept in the bits of one word.
+    private const int MostFunctions = 64 - BoardView.FirstFunction;
+
     /// <summary>Everything that makes <paramref name="setup"/> invalid, in the order of the path; empty when it is valid.</summary>
     public static IReadOnlyList<SetupProblem> Check(Setup setup)
     {
@@ -18,6 +22,7 @@ public static class SetupValidator
             return problems;
         CheckControls(setup.Transmitter, problems);
         ModelValidator.Check(setup, problems);
+        CheckPresets(setup, problems);
         CheckBoard(setup, problems);
         return problems;
     }
@@ -68,6 +73,15 @@ public static class SetupValidator
             problems.Add(new(place, "Two positions have the same reading; they could not be told apart."));
     }
 
+    private static void CheckPresets(Setup setup, List<SetupProblem> problems)
+    {
+        foreach (var number in setup.Air.Presets.Keys)
+            if (!Enumerable.Range(1, setup.Air.Channels).Any(n => n.ToString(CultureInfo.InvariantCulture) == number))
+                problems.Add(
+                    new($"/air/presets/{number}", $"The link has channels 1 to {setup.Air.Channels}, not \"{number}\".")
+                );
+    }
+
     private static void CheckBoard(Setup setup, List<SetupProblem> problems)
     {
         if (!setup.Board.Ports.ContainsKey(setup.Board.ReceiverPort))
@@ -89,6 +103,10 @@ public static class SetupValidator
 
         if (setup.Board.Functions.Values.Count(f => f.Kind == FunctionKind.Arm) > 1)
             problems.Add(new("/board/functions", "Only one function may arm."));
+        if (setup.Board.Functions.Count > MostFunctions)
+            problems.Add(
+                new("/board/functions", $"At most {MostFunctions} functions, not {setup.Board.Functions.Count}.")
+            );
     }
 
     private static string NoSuchControl(Setup setup, string id) => $"{setup.Transmitter.Name} has no control \"{id}\".";

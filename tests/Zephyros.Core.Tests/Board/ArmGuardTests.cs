@@ -11,7 +11,7 @@ public sealed class ArmGuardTests
     private const double On = 1900;
     private const double Off = 1100;
 
-    private static readonly FlightBoard Guarded = Board(new ArmGuards { TiltLimit = new Degrees(25) });
+    private static readonly BoardPlan Guarded = Board(new ArmGuards { TiltLimit = new Degrees(25) });
 
     // One thing is wrong at a time when the switch goes on.
     public static TheoryData<double, double, double, double, bool, bool, ArmRefusal> Table =>
@@ -40,14 +40,14 @@ public sealed class ArmGuardTests
     )
     {
         var around = new Surroundings(new Degrees(tilt), connected, unlocked);
-        var state = BoardMachine.Receive(BoardMachine.PowerUp(), Frame(1000, Off, Off, Off, default));
-        state = BoardMachine.Receive(state, Frame(throttle, On, consent, tuning, around));
+        var state = See(BoardMachine.PowerUp(Guarded), Frame(1000, Off, Off, Off));
+        state = See(state, Frame(throttle, On, consent, tuning), around);
         Assert.Equal((refusal == ArmRefusal.None, refusal), (state.Armed, state.Refusal));
         // Putting it right with the switch on does not arm; the switch off and on does.
-        state = BoardMachine.Receive(state, Frame(1000, On, On, Off, default));
+        state = See(state, Frame(1000, On, On, Off));
         Assert.Equal(refusal == ArmRefusal.None, state.Armed);
-        state = BoardMachine.Receive(state, Frame(1000, Off, On, Off, default));
-        Assert.True(BoardMachine.Receive(state, Frame(1000, On, On, Off, default)).Armed);
+        state = See(state, Frame(1000, Off, On, Off));
+        Assert.True(See(state, Frame(1000, On, On, Off)).Armed);
     }
 
     [Fact]
@@ -57,13 +57,13 @@ public sealed class ArmGuardTests
         {
             bool Bit(int n) => (wrong >> n & 1) != 0;
             var around = new Surroundings(new Degrees(Bit(0) ? 90 : 0), Connected: Bit(1), Unlocked: false);
-            var frame = Frame(Bit(2) ? 1500 : 1000, On, Bit(3) ? Off : On, Bit(4) ? On : Off, around);
-            var ready = BoardMachine.Receive(BoardMachine.PowerUp(), Frame(1000, Off, Off, Off, default));
-            Assert.Equal(wrong == 0, BoardMachine.Receive(ready, frame).Armed);
-            var armed = BoardMachine.Receive(ready, Frame(1000, On, On, Off, default));
-            Assert.True(BoardMachine.Receive(armed, frame).Armed);
+            Microseconds[] With(double arm) => Frame(Bit(2) ? 1500 : 1000, arm, Bit(3) ? Off : On, Bit(4) ? On : Off);
+            var ready = See(BoardMachine.PowerUp(Guarded), Frame(1000, Off, Off, Off));
+            Assert.Equal(wrong == 0, See(ready, With(On), around).Armed);
+            var armed = See(ready, Frame(1000, On, On, Off));
+            Assert.True(See(armed, With(On), around).Armed);
             // A stop control must work at all times (ISO 13850, edition from memory): off disarms, whatever else is the case.
-            Assert.False(BoardMachine.Receive(armed, frame with { ArmRequested = false }).Armed);
+            Assert.False(See(armed, With(Off), around).Armed);
         }
     }
 
@@ -76,13 +76,11 @@ public sealed class ArmGuardTests
     public void The_switch_disarms_at_once_or_only_at_low_throttle(bool onlyWhenLow, double throttle, bool stays)
     {
         var board = Board(new ArmGuards { DisarmsOnlyWhenLow = onlyWhenLow });
-        var armed = BoardMachine.Receive(
-            BoardMachine.Receive(BoardMachine.PowerUp(), Frame(1000, Off, On, Off, default, board)),
-            Frame(1000, On, On, Off, default, board)
-        );
-        Assert.Equal(stays, BoardMachine.Receive(armed, Frame(throttle, Off, On, Off, default, board)).Armed);
+        var armed = See(BoardMachine.PowerUp(board), Frame(1000, Off, On, Off), default, board);
+        armed = See(armed, Frame(1000, On, On, Off), default, board);
+        Assert.Equal(stays, See(armed, Frame(throttle, Off, On, Off), default, board).Armed);
         // Lost signal stops the motors in either school.
-        Assert.False(BoardMachine.LoseSignal(armed).Armed);
+        Assert.False(BoardMachine.Elapse(board, armed, BoardTimer.FramesMissing).Armed);
     }
 
     // Common practice, no source (figures.md): the board activates control at 1060 us.
@@ -100,10 +98,20 @@ public sealed class ArmGuardTests
         MotorLevel level
     )
     {
-        var board = Guarded with { ActivationLimit = limit is { } us ? new Microseconds(us) : null };
-        var received = Received(throttle, On, On, Off);
+        var board = new BoardPlan(
+            Guarded.Board with
+            {
+                ActivationLimit = limit is { } us ? new Microseconds(us) : null,
+            }
+        );
+        var armed = See(BoardMachine.PowerUp(board), Frame(1000, Off, On, Off), default, board);
+        armed = See(armed, Frame(1000, On, On, Off), default, board);
+        var received = Frame(throttle, On, On, Off);
         received[9] = new Microseconds(stabilise);
-        Assert.Equal(level, BoardReading.Of(board, received, default).Motors);
+        for (var axis = 0; axis < 4; axis++)
+            if (axis != 2)
+                received[axis] = Microseconds.Neutral;
+        Assert.Equal(level, See(armed, received, default, board).Motors);
     }
 
     [Fact]
@@ -155,16 +163,14 @@ public sealed class ArmGuardTests
         Assert.Equal(reason, bench.Snapshot("throttle").Board.Reason);
     }
 
-    private static BoardReading Frame(
-        double throttle,
-        double arm,
-        double consent,
-        double tuning,
-        Surroundings around,
-        FlightBoard? board = null
-    ) => BoardReading.Of(board ?? Guarded, Received(throttle, arm, consent, tuning), around);
+    private static BoardState See(
+        BoardState state,
+        Microseconds[] received,
+        Surroundings around = default,
+        BoardPlan? board = null
+    ) => BoardMachine.Receive(board ?? Guarded, state, (board ?? Guarded).View(received), around);
 
-    private static Microseconds[] Received(double throttle, double arm, double consent, double tuning)
+    private static Microseconds[] Frame(double throttle, double arm, double consent, double tuning)
     {
         var received = Enumerable.Repeat(new Microseconds(Off), 16).ToArray();
         (received[2], received[4]) = (new Microseconds(throttle), new Microseconds(arm));
@@ -172,17 +178,19 @@ public sealed class ArmGuardTests
         return received;
     }
 
-    private static FlightBoard Board(ArmGuards guards)
+    private static BoardPlan Board(ArmGuards guards)
     {
         var pattern = Demo.Plain.Board.Functions["arm"];
         BoardFunction On(FunctionKind kind, int aux) => pattern with { Kind = kind, Aux = aux, Control = "" };
-        return Demo.Plain.Board with
-        {
-            Guards = guards,
-            Functions = Demo
-                .Plain.Board.Functions.Add("consent", On(FunctionKind.ArmConsent, 4))
-                .Add("tune", On(FunctionKind.AutomaticTune, 5))
-                .Add("stabilise", On(FunctionKind.ZeroThrottleStabilisation, 6)),
-        };
+        return new BoardPlan(
+            Demo.Plain.Board with
+            {
+                Guards = guards,
+                Functions = Demo
+                    .Plain.Board.Functions.Add("consent", On(FunctionKind.ArmConsent, 4))
+                    .Add("tune", On(FunctionKind.AutomaticTune, 5))
+                    .Add("stabilise", On(FunctionKind.ZeroThrottleStabilisation, 6)),
+            }
+        );
     }
 }

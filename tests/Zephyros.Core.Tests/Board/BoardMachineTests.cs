@@ -56,34 +56,83 @@ public sealed class BoardMachineTests
 
     [Fact]
     public void A_board_without_power_does_nothing() =>
-        Assert.Equal(BoardState.Off, BoardMachine.Receive(BoardState.Off, Frame(low: true, on: true)));
+        Assert.Equal(BoardState.Off, BoardMachine.Receive(Board, BoardState.Off, Frame(low: true, on: true), default));
 
     private static Gen<string> Sequences { get; } =
         Gen.Char["rRaALP"].Array[0, 14].Select(letters => new string(letters));
 
-    private static BoardState Run(string sequence)
+    // What an armed board does about a loss, for each procedure: L = frames missing for long enough, G = the grace time is over,
+    // Z = landed, M = a good frame with a deflected stick, T = the throttle was low for long. Common practice, no source (job.md 10).
+    [Theory]
+    [InlineData("raL", LossProcedure.Stop, FlightRecovery.AtOnce, BoardSignal.Grace, true)]
+    [InlineData("raLa", LossProcedure.Stop, FlightRecovery.AtOnce, BoardSignal.Good, true)]
+    [InlineData("raLG", LossProcedure.Stop, FlightRecovery.AtOnce, BoardSignal.None, false)]
+    [InlineData("raLGa", LossProcedure.Stop, FlightRecovery.AtOnce, BoardSignal.Good, false)]
+    [InlineData("raLGra", LossProcedure.Stop, FlightRecovery.AtOnce, BoardSignal.Good, true)]
+    [InlineData("raLG", LossProcedure.Land, FlightRecovery.AtOnce, BoardSignal.Landing, true)]
+    [InlineData("raLGa", LossProcedure.Land, FlightRecovery.AtOnce, BoardSignal.Good, true)]
+    [InlineData("raLGa", LossProcedure.Land, FlightRecovery.StickMoved, BoardSignal.Landing, true)]
+    [InlineData("raLGM", LossProcedure.Land, FlightRecovery.StickMoved, BoardSignal.Good, true)]
+    [InlineData("raLGr", LossProcedure.Land, FlightRecovery.StickMoved, BoardSignal.Good, false)]
+    [InlineData("raLGZ", LossProcedure.Land, FlightRecovery.AtOnce, BoardSignal.None, false)]
+    [InlineData("raLGZa", LossProcedure.Land, FlightRecovery.AtOnce, BoardSignal.Good, false)]
+    [InlineData("raLG", LossProcedure.ReturnHome, FlightRecovery.AtOnce, BoardSignal.Returning, true)]
+    [InlineData("raLGZ", LossProcedure.ReturnHome, FlightRecovery.AtOnce, BoardSignal.Returning, true)]
+    [InlineData("raTLG", LossProcedure.Land, FlightRecovery.AtOnce, BoardSignal.None, false)]
+    [InlineData("raTALG", LossProcedure.Land, FlightRecovery.AtOnce, BoardSignal.Landing, true)]
+    public void A_loss_runs_the_declared_procedure(
+        string sequence,
+        LossProcedure procedure,
+        FlightRecovery recovery,
+        BoardSignal signal,
+        bool armed
+    )
     {
-        var state = BoardMachine.PowerUp();
+        var loss = new LossSettings
+        {
+            Grace = new Milliseconds(300),
+            Procedure = procedure,
+            Recovery = recovery,
+            LowBefore = new Milliseconds(10_000),
+        };
+        var state = Run(sequence, new BoardPlan(Demo.Plain.Board with { Loss = loss }));
+        Assert.Equal((signal, armed), (state.Signal, state.Armed));
+        Assert.Equal(armed, state.Motors != MotorLevel.Off);
+    }
+
+    private static readonly BoardPlan Board = new(Demo.Plain.Board);
+
+    private static BoardState Run(string sequence, BoardPlan? plan = null)
+    {
+        var board = plan ?? Board;
+        var state = BoardMachine.PowerUp(board);
         foreach (var letter in sequence)
         {
             state = letter switch
             {
-                'L' => BoardMachine.LoseSignal(state),
-                'P' => BoardMachine.PowerUp(),
-                _ => BoardMachine.Receive(state, Frame(low: letter is 'r' or 'a', on: letter is 'a' or 'A')),
+                'L' => BoardMachine.Elapse(board, state, BoardTimer.FramesMissing),
+                'G' => BoardMachine.Elapse(board, state, BoardTimer.Grace),
+                'Z' => BoardMachine.Elapse(board, state, BoardTimer.Landing),
+                'T' => BoardMachine.Elapse(board, state, BoardTimer.LowBefore),
+                'P' => BoardMachine.PowerUp(board),
+                'M' => BoardMachine.Receive(
+                    board,
+                    state,
+                    new BoardView(board.ArmBits | BoardView.ThrustBit | BoardView.DeflectedBit),
+                    default
+                ),
+                _ => BoardMachine.Receive(
+                    board,
+                    state,
+                    Frame(low: letter is 'r' or 'a', on: letter is 'a' or 'A'),
+                    default
+                ),
             };
         }
 
         return state;
     }
 
-    private static BoardReading Frame(bool low, bool on) =>
-        new(
-            new Microseconds(1000),
-            low,
-            on,
-            low ? ArmRefusal.None : ArmRefusal.ThrottleNotLow,
-            StopWaits: false,
-            MotorLevel.Idle
-        );
+    private static BoardView Frame(bool low, bool on) =>
+        new((low ? BoardView.LowBit : BoardView.ThrustBit) | (on ? Board.ArmBits : 0));
 }

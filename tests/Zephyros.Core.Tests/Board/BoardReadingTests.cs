@@ -15,7 +15,7 @@ public sealed class BoardReadingTests
     {
         var received = Enumerable.Repeat(Microseconds.Neutral, 16).ToArray();
         received[8] = new Microseconds(us);
-        Assert.Equal(requested, BoardReading.Of(Demo.Gannet.Board, received, default).ArmRequested);
+        Assert.Equal(requested, Sees(Demo.Gannet.Board, received, b => b.ArmBits));
     }
 
     [Theory]
@@ -25,15 +25,19 @@ public sealed class BoardReadingTests
     {
         var received = Enumerable.Repeat(Microseconds.Neutral, 16).ToArray();
         received[0] = new Microseconds(us);
-        Assert.Equal(low, BoardReading.Of(Demo.Gannet.Board, received, default).ThrottleIsLow);
+        Assert.Equal(low, Sees(Demo.Gannet.Board, received, _ => BoardView.LowBit));
     }
 
     [Fact]
     public void A_channel_that_does_not_arrive_asks_for_nothing()
     {
         var board = Demo.Gannet.WithArm(f => f with { Aux = 20, Low = new Microseconds(900) }).Board;
-        Assert.False(
-            BoardReading.Of(board, Enumerable.Repeat(Microseconds.Neutral, 16).ToArray(), default).ArmRequested
-        );
+        Assert.False(Sees(board, Enumerable.Repeat(Microseconds.Neutral, 16).ToArray(), b => b.ArmBits));
+    }
+
+    private static bool Sees(FlightBoard board, Microseconds[] received, Func<BoardPlan, ulong> bits)
+    {
+        var plan = new BoardPlan(board);
+        return plan.View(received).Has(bits(plan));
     }
 }

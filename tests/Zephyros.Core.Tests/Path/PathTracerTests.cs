@@ -6,7 +6,14 @@ namespace Zephyros.Core.Tests.Path;
 
 public sealed class PathTracerTests
 {
-    private static readonly BoardState Receiving = new(Powered: true, HasSignal: true, false, false, ArmRefusal.None);
+    private static readonly BoardState Receiving = new(
+        true,
+        BoardSignal.Good,
+        false,
+        false,
+        ArmRefusal.None,
+        MotorLevel.Off
+    );
 
     [Fact]
     public void The_story_of_the_throttle_that_arrives_as_roll()
@@ -77,7 +84,7 @@ public sealed class PathTracerTests
     [Fact]
     public void Without_signal_nothing_arrives_at_the_board()
     {
-        var trace = Follow(Demo.Plain, "throttle", 0, Receiving with { HasSignal = false });
+        var trace = Follow(Demo.Plain, "throttle", 0, Receiving with { Signal = BoardSignal.None });
         Assert.Equal("no good frames arrive", trace.Stops[4].Note);
     }
 

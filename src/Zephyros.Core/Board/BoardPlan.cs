@@ -1,0 +1,138 @@
+using Zephyros.Core.Hands;
+using Zephyros.Core.Units;
+
+namespace Zephyros.Core.Board;
+
+/// <summary>A board's settings made ready: which value is compared with what, and which bit of a <see cref="BoardView"/> says what.</summary>
+public sealed class BoardPlan
+{
+    /// <summary>So far above the throttle-low limit, thrust is more than a change at the threshold: a twentieth of the travel. Our own
+    /// figure.</summary>
+    public static readonly Microseconds NoticeableThrust = new(50);
+
+    private readonly BoardAtom[] atoms;
+
+    /// <summary>Makes a valid board ready.</summary>
+    public BoardPlan(FlightBoard board)
+    {
+        Board = board;
+        Functions = [.. board.Functions.OrderBy(f => f.Key, StringComparer.Ordinal)];
+        ArmBits = BitsOf(FunctionKind.Arm);
+        ConsentBits = BitsOf(FunctionKind.ArmConsent);
+        ConflictBits = BitsOf(FunctionKind.AutomaticTrim, FunctionKind.AutomaticTune);
+        CutBits = BitsOf(FunctionKind.ThrottleCut);
+        SelfRightBits = BitsOf(FunctionKind.SelfRight);
+        StabiliseBits = BitsOf(FunctionKind.ZeroThrottleStabilisation);
+        LossBits = BitsOf(FunctionKind.LossProcedure);
+        atoms = [.. Comparisons()];
+    }
+
+    /// <summary>The settings.</summary>
+    public FlightBoard Board { get; }
+
+    /// <summary>The functions in the order of their bits.</summary>
+    public IReadOnlyList<KeyValuePair<string, BoardFunction>> Functions { get; }
+
+    /// <summary>Every comparison that the board makes.</summary>
+    public IReadOnlyList<BoardAtom> Atoms => atoms;
+
+    /// <summary>The bit of the arm function.</summary>
+    public ulong ArmBits { get; }
+
+    /// <summary>The bits of the arming consents.</summary>
+    public ulong ConsentBits { get; }
+
+    /// <summary>The bits of what must not be on while arming: automatic trim and tuning.</summary>
+    public ulong ConflictBits { get; }
+
+    /// <summary>The bits of the throttle cuts.</summary>
+    public ulong CutBits { get; }
+
+    /// <summary>The bits of turning over after a crash.</summary>
+    public ulong SelfRightBits { get; }
+
+    /// <summary>The bits of stabilisation at zero throttle.</summary>
+    public ulong StabiliseBits { get; }
+
+    /// <summary>The bits of the loss procedure on purpose.</summary>
+    public ulong LossBits { get; }
+
+    /// <summary>Everything that lets a motor turn or holds it back.</summary>
+    public ulong MotorBits =>
+        BoardView.LowBit
+        | BoardView.ThrustBit
+        | ArmBits
+        | ConsentBits
+        | ConflictBits
+        | CutBits
+        | LossBits
+        | SelfRightBits
+        | StabiliseBits
+        | (SelfRightBits != 0 || StabiliseBits != 0 ? BoardView.DeflectedBit : 0);
+
+    /// <summary>The bit of a function.</summary>
+    /// <param name="index">Its place among <see cref="Functions"/>.</param>
+    public static ulong BitOf(int index) => 1UL << (BoardView.FirstFunction + index);
+
+    /// <summary>The bits of all functions of some kinds.</summary>
+    public ulong BitsOf(params ReadOnlySpan<FunctionKind> kinds)
+    {
+        var bits = 0UL;
+        for (var i = 0; i < Functions.Count; i++)
+            if (kinds.Contains(Functions[i].Value.Kind))
+                bits |= BitOf(i);
+        return bits;
+    }
+
+    /// <summary>Reads the values of a good frame.</summary>
+    /// <param name="received">The value of each received channel, channel 1 first. A channel that is missing activates nothing.</param>
+    public BoardView View(ReadOnlySpan<Microseconds> received)
+    {
+        var bits = 0UL;
+        foreach (ref readonly var atom in atoms.AsSpan())
+            if (atom.Channel < received.Length && atom.Holds(received[atom.Channel].Value))
+                bits |= atom.Bit;
+        return new BoardView(bits);
+    }
+
+    /// <summary>How long a timer of the board runs; null when the board has no such timer.</summary>
+    public Milliseconds? Duration(BoardTimer timer) =>
+        timer switch
+        {
+            BoardTimer.FramesMissing => Board.SignalTimeout,
+            BoardTimer.Grace => Board.Loss.Grace,
+            BoardTimer.Landing => Board.Loss.LandingTime,
+            BoardTimer.LowBefore => Board.Loss.LowBefore,
+            BoardTimer.AutomaticDisarm => Board.Guards.DisarmsAfter,
+            _ => Board.Guards.Calibration,
+        };
+
+    private IEnumerable<BoardAtom> Comparisons()
+    {
+        var throttle = Board.Map.ChannelOf(StickAxis.Throttle).Value - 1;
+        var low = Board.ThrottleLow.Value;
+        yield return BoardAtom.Below(BoardView.LowBit, throttle, low);
+        yield return Board.ActivationLimit is { } limit
+            ? BoardAtom.Above(BoardView.ThrustBit, throttle, limit.Value)
+            : BoardAtom.AtLeast(BoardView.ThrustBit, throttle, low);
+        yield return BoardAtom.AtLeast(BoardView.WellUpBit, throttle, low + NoticeableThrust.Value);
+        foreach (var axis in new[] { StickAxis.Roll, StickAxis.Pitch, StickAxis.Yaw })
+        {
+            var channel = Board.Map.ChannelOf(axis).Value - 1;
+            var (neutral, far) = (Microseconds.Neutral.Value, Board.Deflected.Value);
+            yield return BoardAtom.Below(BoardView.DeflectedBit, channel, neutral - far);
+            yield return BoardAtom.Above(BoardView.DeflectedBit, channel, neutral + far);
+        }
+
+        for (var i = 0; i < Functions.Count; i++)
+        {
+            var function = Functions[i].Value;
+            yield return new BoardAtom(
+                BitOf(i),
+                function.Channel.Value - 1,
+                function.Low.Value,
+                Math.BitDecrement(function.High.Value)
+            );
+        }
+    }
+}

@@ -1,0 +1,14 @@
+namespace Zephyros.Core.Board;
+
+/// <summary>What an armed board does once a lost signal has outlasted the grace time.</summary>
+public enum LossProcedure
+{
+    /// <summary>The motors stop, and the arm switch must be cycled.</summary>
+    Stop,
+
+    /// <summary>It comes down by itself for a set time, then stops the motors.</summary>
+    Land,
+
+    /// <summary>It flies home.</summary>
+    ReturnHome,
+}
