@@ -10,6 +10,8 @@ namespace Zephyros.Core.Path;
 /// <remarks>Common practice, no source: the radio refuses to start quietly with the arm switch on or the throttle up (job.md 2).</remarks>
 public static class PowerOnCheck
 {
+    private const string AtStart = "start position";
+
     /// <summary>All controls in their order, those to warn about and those left out.</summary>
     public static IReadOnlyList<PowerOnItem> Of(SignalPlan plan)
     {
@@ -55,7 +57,7 @@ public static class PowerOnCheck
         if (control.NamedPositions.Count > 0)
             return Switch(plan, id, control, "It decides about the throttle channel.");
         return MovesThrottle(plan, id)
-            ? Warned(id, control, "start position", "By itself it lifts the throttle.", true)
+            ? Warned(id, control, AtStart, "By itself it lifts the throttle.", true)
             : Left(id, control, "Changes the throttle, but by itself does not lift it.");
     }
 
@@ -81,7 +83,15 @@ public static class PowerOnCheck
     }
 
     private static PowerOnItem Warned(string id, Control control, string wanted, string reason, bool fits) =>
-        new(id, control.Name, wanted, reason, Warns: true, fits);
+        new(id, control.Name, wanted, reason, Warns: true, fits)
+        {
+            Setting = control.NamedPositions.FirstOrDefault(p => p.Name == wanted) is { } position
+                ? position.Setting
+                : Travelled(control, wanted),
+        };
+
+    private static double Travelled(Control control, string wanted) =>
+        wanted == AtStart ? control.StartSetting : Percent.Low.Value;
 
     private static PowerOnItem Left(string id, Control control, string reason) =>
         new(id, control.Name, "", reason, Warns: false, StartFits: true);

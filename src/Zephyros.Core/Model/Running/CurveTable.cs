@@ -40,6 +40,17 @@ public sealed class CurveTable
         return segments[i].At(x - xs[i]);
     }
 
+    /// <summary>The lowest and the highest value of the curve between two places. Between two points both courses run one way only.</summary>
+    public (double Low, double High) Between(double from, double to)
+    {
+        var (one, other) = (At(from), At(to));
+        var (low, high) = (Math.Min(one, other), Math.Max(one, other));
+        for (var i = 0; i < xs.Length; i++)
+            if (xs[i] > from && xs[i] < to)
+                (low, high) = (Math.Min(low, At(xs[i])), Math.Max(high, At(xs[i])));
+        return (low, high);
+    }
+
     private static double[] Slopes(double[] xs, double[] ys)
     {
         var count = xs.Length;

@@ -33,6 +33,7 @@ public sealed class ModelPlan
         microsecondsPerPercent = transmitter.Scale.MicrosecondsPerPercent();
         (program, curves, outputs) = ([.. compiler.Program], [.. compiler.Curves], [.. compiler.Outputs]);
         (stateValues, stateLists) = ([.. compiler.StateValues], [.. compiler.StateLists]);
+        Sections = [.. compiler.Sections];
     }
 
     /// <summary>The controls in the order in which their values are passed to <see cref="Evaluate"/>.</summary>
@@ -58,6 +59,23 @@ public sealed class ModelPlan
 
     /// <summary>How many values <see cref="Evaluate"/> leaves behind: one for every step of every channel.</summary>
     public int SlotCount { get; }
+
+    /// <summary>Where each part of the model stands in the program.</summary>
+    internal IReadOnlyList<PlanSection> Sections { get; }
+
+    internal ReadOnlySpan<Op> Program => program;
+
+    internal IReadOnlyList<CurveTable> Curves => curves;
+
+    internal IReadOnlyList<OutputTable> Outputs => outputs;
+
+    internal IReadOnlyList<double[]> StateValues => stateValues;
+
+    internal IReadOnlyList<int[]> StateLists => stateLists;
+
+    internal PlanLayout Layout => layout;
+
+    internal double MicrosecondsPerPercent => microsecondsPerPercent;
 
     /// <summary>Compiles a model. The setup must be valid: references lead somewhere, numbers are unique and within the count. Parts of
     /// a cycle take what the rest of the cycle gave at the evaluation before.</summary>

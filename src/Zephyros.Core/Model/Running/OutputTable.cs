@@ -29,6 +29,9 @@ internal readonly struct OutputTable
     /// <summary>The slot of the value that leaves; the chain's last value lies before it, what is sent after it.</summary>
     public int Slot { get; }
 
+    /// <summary>What may force the channel, the winning one first.</summary>
+    public IReadOnlyList<(int Register, double Value)> Forces => forced;
+
     public double Leave(double value) => Held(centre + (value * (value < 0 ? below : above)));
 
     /// <summary>The override that holds, or -1.</summary>

@@ -42,6 +42,8 @@ internal sealed class PlanCompiler
 
     public List<Op> Program { get; } = [];
 
+    public List<PlanSection> Sections { get; } = [];
+
     public List<CurveTable> Curves { get; } = [];
 
     public List<OutputTable> Outputs { get; } = [];
@@ -54,6 +56,7 @@ internal sealed class PlanCompiler
     {
         foreach (var node in Graph.Order)
         {
+            var first = Program.Count;
             switch (node.Kind)
             {
                 case NodeKind.Condition:
@@ -66,6 +69,8 @@ internal sealed class PlanCompiler
                     Chain(planned[node.Id]);
                     break;
             }
+
+            Sections.Add(new PlanSection(node, first, Program.Count - first));
         }
 
         // Nothing depends on what is sent, so all channels leave together at the end.

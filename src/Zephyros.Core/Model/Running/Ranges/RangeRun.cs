@@ -1,0 +1,291 @@
+namespace Zephyros.Core.Model.Running.Ranges;
+
+/// <summary>Runs a compiled model on ranges of values instead of values: the same program as <see cref="ModelPlan.Evaluate"/>, with
+/// conditions that come out one way or the other. A comparison that the ranges leave undecided goes both ways, one run each.</summary>
+/// <remarks>A slow step may stand anywhere, so its value is uncertain. Not safe for use by several threads.</remarks>
+internal sealed class RangeRun
+{
+    // Farther than any step can lead, in percent.
+    private const double Anywhere = 1e6;
+
+    // Two sources that no input has, so that no example decides about a slow step.
+    private const ulong Uncertain = 3UL << MostSources;
+
+    /// <summary>So many continuous inputs can be told apart.</summary>
+    public const int MostSources = 62;
+
+    private readonly ModelPlan plan;
+    private readonly PlanSection[] sections;
+    private readonly int[] partOf;
+    private readonly ValueRange[] registers;
+    private ValueRange passing;
+
+    /// <summary>Makes a run ready.</summary>
+    /// <param name="plan">The compiled model.</param>
+    /// <param name="relevant">The parts of the model that are run; everything that they depend on is among them.</param>
+    /// <param name="parts">What these remember.</param>
+    public RangeRun(ModelPlan plan, IReadOnlySet<ModelNode> relevant, IReadOnlyList<MemoryPart> parts)
+    {
+        this.plan = plan;
+        sections = [.. plan.Sections.Where(s => relevant.Contains(s.Node))];
+        partOf = new int[plan.Program.Length];
+        Array.Fill(partOf, -1);
+        for (var i = 0; i < parts.Count; i++)
+            partOf[parts[i].Op] = i;
+        registers = new ValueRange[plan.Layout.RegisterCount];
+        Memory = new int[parts.Count];
+        Ends = new ValueRange[plan.Channels.Count];
+    }
+
+    /// <summary>The state of every part that remembers; before a run as it was, after it as it is.</summary>
+    public int[] Memory { get; }
+
+    /// <summary>The parts for which time runs after a run: one bit for each.</summary>
+    public ulong Running { get; private set; }
+
+    /// <summary>The part whose time comes to its end in the next run, or -1.</summary>
+    public int Elapsing { get; set; } = -1;
+
+    /// <summary>True while no telemetry arrives.</summary>
+    public bool TelemetryLost { get; set; }
+
+    /// <summary>The last value of each chain that was run, in the order of the plan's channels.</summary>
+    public ValueRange[] Ends { get; }
+
+    /// <summary>The part whose time was to come to its end was waiting for it.</summary>
+    public bool Elapsed { get; private set; }
+
+    /// <summary>What a register holds after a run.</summary>
+    public ValueRange At(int register) => registers[register];
+
+    /// <summary>Puts a control or a sensor somewhere.</summary>
+    public void Put(int register, ValueRange range) => registers[register] = range;
+
+    /// <summary>Runs all parts.</summary>
+    public void Run(Choices choices)
+    {
+        Running = 0;
+        Elapsed = false;
+        foreach (var section in sections)
+            RunSection(section, choices);
+    }
+
+    /// <summary>Runs the chains only, with conditions and flight state as they were put.</summary>
+    public void RunChains()
+    {
+        foreach (var section in sections)
+            if (section.Node.Kind == NodeKind.Chain)
+                RunSection(section, null);
+    }
+
+    /// <summary>What a channel sends: its range in percent, or the value that an override forces.</summary>
+    public ValueRange Sent(int channel, bool withOverrides)
+    {
+        var output = plan.Outputs[channel];
+        if (withOverrides)
+            for (var i = 0; i < output.Forces.Count; i++)
+                if (registers[output.Forces[i].Register].Value != 0)
+                    return ValueRange.Exactly(output.Forces[i].Value);
+        var end = Ends[channel];
+        var (one, other) = (output.Leave(end.Low), output.Leave(end.High));
+        var (low, high) = (Math.Min(one, other), Math.Max(one, other));
+        return new ValueRange(output.Leave(end.Value), low, high, low == high ? 0 : end.Sources);
+    }
+
+    // -1 false, 1 true, 0 undecided.
+    private int Compare(in Op op)
+    {
+        var range = registers[op.A].Linear(op.P, op.Q);
+        if (op.Code == OpCode.Below)
+            return Side(range, range.High < 0, range.Low >= 0, range.Value < 0);
+        return Side(range, range.Low > 0, range.High <= 0, range.Value > 0);
+    }
+
+    private static int Side(ValueRange range, bool surely, bool never, bool example)
+    {
+        if (range.ExampleDecides)
+            return example ? 1 : -1;
+        if (surely)
+            return 1;
+        return never ? -1 : 0;
+    }
+
+    private void RunSection(PlanSection section, Choices? choices)
+    {
+        for (var i = section.First; i < section.First + section.Count; i++)
+        {
+            ref readonly var op = ref plan.Program[i];
+            if (op.Code >= OpCode.Below)
+                registers[op.B] = ValueRange.Exactly(Decide(i, op, choices!));
+            else if (op.When < 0 || registers[op.When].Value != 0)
+                Step(op);
+        }
+
+        if (section.Node.Kind == NodeKind.Chain)
+            Ends[IndexOf(section.Node.Id)] = passing;
+    }
+
+    private int IndexOf(string channel)
+    {
+        for (var i = 0; i < plan.Channels.Count; i++)
+            if (plan.Channels[i].Id == channel)
+                return i;
+        throw new InvalidOperationException($"The chain {channel} is not planned.");
+    }
+
+    private void Step(in Op op)
+    {
+        switch (op.Code)
+        {
+            case OpCode.Take or OpCode.Replace:
+                passing = registers[op.A].Linear(op.P, op.Q);
+                break;
+            case OpCode.Linear:
+                passing = passing.Linear(op.P, op.Q);
+                break;
+            case OpCode.Add:
+                passing = passing.Plus(registers[op.A].Linear(op.P, op.Q));
+                break;
+            case OpCode.Multiply:
+                passing = passing.Times(registers[op.A].Linear(op.P, op.Q));
+                break;
+            case OpCode.Limit:
+                passing = passing.Held(op.P, op.Q);
+                break;
+            case OpCode.Curve:
+                var curve = plan.Curves[op.A];
+                var (low, high) = curve.Between(passing.Low, passing.High);
+                passing = new ValueRange(curve.At(passing.Value), low, high, low == high ? 0 : passing.Sources);
+                break;
+            case OpCode.Slow:
+                passing = new ValueRange(passing.Value, -Anywhere, Anywhere, Uncertain);
+                break;
+            case OpCode.State:
+                var state = (int)registers[op.B].Value;
+                if (state >= 0 && !double.IsNaN(plan.StateValues[op.A][state]))
+                    passing = ValueRange.Exactly(plan.StateValues[op.A][state]);
+                break;
+            default:
+                registers[op.A] = passing;
+                break;
+        }
+    }
+
+    private double Decide(int index, in Op op, Choices choices)
+    {
+        switch (op.Code)
+        {
+            case OpCode.Below or OpCode.Above:
+                var side = Compare(op);
+                return Bit(side == 0 ? choices.Take() : side > 0);
+            case OpCode.Within:
+                return Bit(registers[op.A].Value > op.P && registers[op.A].Value <= op.Q);
+            case OpCode.Sensor:
+                return Bit(!TelemetryLost && (registers[op.A].Value - op.Q) * op.P > 0);
+            case OpCode.Lost:
+                return Bit(TelemetryLost);
+            case OpCode.All:
+                return Bit(Count(op) == op.C);
+            case OpCode.Any:
+                return Bit(Count(op) > 0);
+            case OpCode.None:
+                return Bit(Count(op) == 0);
+            case OpCode.Copy:
+                return registers[op.A].Value;
+            case OpCode.IsState:
+                return Bit(registers[op.A].Value == op.P);
+            case OpCode.Latch:
+                return Latch(partOf[index], op);
+            case OpCode.Delay:
+                return Delay(partOf[index], op);
+            case OpCode.Press:
+                return Press(partOf[index], op);
+            default:
+                return FirstHolding(plan.StateLists[op.A]);
+        }
+    }
+
+    private double Latch(int part, in Op op)
+    {
+        var set = registers[op.A].Value != 0 || Memory[part] != 0;
+        Memory[part] = set && registers[op.C].Value == 0 ? 1 : 0;
+        return Memory[part];
+    }
+
+    private double Delay(int part, in Op op)
+    {
+        var input = (int)registers[op.A].Value;
+        if (input == Memory[part])
+            return input;
+        var wait = input != 0 ? op.P : op.Q;
+        Elapsed |= wait > 0 && Elapsing == part;
+        if (wait <= 0 || Elapsing == part)
+            Memory[part] = input;
+        else
+            Running |= 1UL << part;
+        return Memory[part];
+    }
+
+    private double Press(int part, in Op op)
+    {
+        var down = registers[op.A].Value > 0;
+        if (double.IsPositiveInfinity(op.Q))
+        {
+            Elapsed |= down && Memory[part] == 0 && op.P > 0 && Elapsing == part;
+            var enough = down && (Memory[part] != 0 || op.P <= 0 || Elapsing == part);
+            if (down && !enough)
+                Running |= 1UL << part;
+            Memory[part] = enough ? 1 : 0;
+            return Memory[part];
+        }
+
+        Elapsed |=
+            Elapsing == part
+            && (
+                down
+                    ? Memory[part] is MemoryPart.PressedShort or MemoryPart.PressedEnough
+                    : Memory[part] is MemoryPart.Pulse
+            );
+        Memory[part] = NextPress(Memory[part], down, op.P <= 0, Elapsing == part);
+        if (Memory[part] is MemoryPart.PressedShort or MemoryPart.PressedEnough or MemoryPart.Pulse)
+            Running |= 1UL << part;
+        return Bit(Memory[part] == MemoryPart.Pulse);
+    }
+
+    private static int NextPress(int state, bool down, bool atOnce, bool elapsing)
+    {
+        if (!down)
+            return state switch
+            {
+                MemoryPart.PressedEnough => MemoryPart.Pulse,
+                MemoryPart.Pulse when !elapsing => MemoryPart.Pulse,
+                _ => 0,
+            };
+        return state switch
+        {
+            MemoryPart.PressedShort => elapsing ? MemoryPart.PressedEnough : state,
+            MemoryPart.PressedEnough => elapsing ? MemoryPart.PressedTooLong : state,
+            MemoryPart.PressedTooLong => state,
+            _ => atOnce ? MemoryPart.PressedEnough : MemoryPart.PressedShort,
+        };
+    }
+
+    private int Count(in Op op)
+    {
+        var count = 0;
+        for (var i = op.A; i < op.A + op.C; i++)
+            if (registers[i].Value != 0)
+                count++;
+        return count;
+    }
+
+    private int FirstHolding(int[] list)
+    {
+        for (var i = 0; i < list.Length; i++)
+            if (list[i] < 0 || registers[list[i]].Value != 0)
+                return i;
+        return -1;
+    }
+
+    private static double Bit(bool holds) => holds ? 1 : 0;
+}

@@ -1,0 +1,267 @@
+using System.Numerics;
+using System.Runtime.InteropServices;
+
+namespace Zephyros.Core.Proof;
+
+/// <summary>Looks at every reachable state, breadth first, and stops at the first move that breaks the promise. Deterministic.</summary>
+/// <remarks>States that share memory and situation are kept as one set of positions, a bit each. What follows from a movement depends
+/// on where it ends and not on where it began, so a set is moved as a whole, and each position that it can be moved to is worked out
+/// once. Not safe for use by several threads.</remarks>
+internal sealed class Explorer
+{
+    private readonly ReducedModel model;
+    private readonly SituationSystem system;
+    private readonly InputGrid grid;
+    private readonly ProofLimits limits;
+    private readonly Watch watch;
+    private readonly (Roles Roles, (int Input, int Cell)[][] Moves)[] groups;
+    private readonly int movesEach;
+    private readonly Dictionary<(int Memory, int Situation), ulong[]> seen = [];
+    private readonly SortedDictionary<(int Situation, int Memory), ulong[]> fresh = [];
+    private readonly List<List<StateSet>> levels = [];
+    private readonly ulong[] moved;
+    private (StateSet From, ProofMove? Move, Roles Roles, int Word, ulong Bits, ModelOutcome? Outcome)? broken;
+    private long bytes;
+    private long states;
+    private double transitions;
+
+    public Explorer(ReducedModel model, Watch watch, Func<ProofInput, int, Roles> rolesOf, ProofLimits limits)
+    {
+        (this.model, this.watch, this.limits, grid) = (model, watch, limits, model.Grid);
+        system = new SituationSystem(model, watch);
+        var single = SingleMoves().ToArray();
+        var all = limits.TwoHands ? single.Concat(PairMoves(single)) : single;
+        Roles RolesOf((int Input, int Cell)[] move) =>
+            move.Aggregate(Roles.None, (roles, m) => roles | rolesOf(model.Scope.Inputs[m.Input], m.Cell));
+        groups = [.. all.GroupBy(RolesOf).Select(g => (g.Key, g.ToArray()))];
+        movesEach = Enumerable.Range(0, grid.Count).Sum(i => grid.CellsOf(i) - 1);
+        moved = new ulong[grid.Words];
+    }
+
+    public SituationSystem System => system;
+
+    /// <summary>Explores from some positions: transmitter just switched on, craft without power.</summary>
+    /// <param name="starts">The positions, one bit each.</param>
+    /// <param name="progress">Is told how far it has come, or null.</param>
+    /// <param name="cancellation">Ends it.</param>
+    /// <exception cref="OperationCanceledException">It was cancelled.</exception>
+    public Exploration Explore(
+        ReadOnlySpan<ulong> starts,
+        IProgress<ProofProgress>? progress,
+        CancellationToken cancellation
+    )
+    {
+        var start = system.Start();
+        for (var word = 0; word < grid.Words; word++)
+            if (starts[word] != 0)
+                foreach (var row in model.Row(0, word))
+                    Add(row.Outcome.Memory, start, word, row.Positions & starts[word]);
+        while (fresh.Count > 0)
+        {
+            var level = Close();
+            levels.Add(level);
+            progress?.Report(new ProofProgress(levels.Count - 1, states, Estimate));
+            foreach (var set in level)
+            {
+                cancellation.ThrowIfCancellationRequested();
+                Follow(set);
+                if (broken is not null)
+                    return End(ExplorationEnding.Broken);
+                if (limits.UntilReached && watch.PremiseReached)
+                    return End(ExplorationEnding.Exhausted);
+                if (bytes + model.Bytes > limits.Bytes)
+                    return End(ExplorationEnding.OverLimit);
+            }
+        }
+
+        return End(ExplorationEnding.Exhausted);
+    }
+
+    /// <summary>How many states there may be at most, as far as situations were found.</summary>
+    public double Estimate => grid.Positions * model.Memories * Math.Max(1, system.Situations.Count);
+
+    private IEnumerable<(int Input, int Cell)[]> SingleMoves()
+    {
+        for (var input = 0; input < grid.Count; input++)
+        for (var cell = 0; cell < grid.CellsOf(input); cell++)
+            yield return [(input, cell)];
+    }
+
+    private static IEnumerable<(int Input, int Cell)[]> PairMoves((int Input, int Cell)[][] single) =>
+        from one in single
+        from other in single
+        where one[0].Input < other[0].Input
+        select new[] { one[0], other[0] };
+
+    // The states that are new since the level before become a level.
+    private List<StateSet> Close()
+    {
+        var level = new List<StateSet>(fresh.Count);
+        foreach (var ((situation, memory), words) in fresh)
+        {
+            int[] places = [.. Enumerable.Range(0, words.Length).Where(w => words[w] != 0)];
+            var set = new StateSet(memory, situation, places, [.. places.Select(p => words[p])]);
+            bytes += 12L * places.Length;
+            states += set.Count;
+            level.Add(set);
+        }
+
+        bytes -= 8L * grid.Words * fresh.Count;
+        fresh.Clear();
+        return level;
+    }
+
+    private void Follow(StateSet set)
+    {
+        var situation = system.Situations[set.Situation];
+        var on = situation.Radio != RadioState.Off;
+        if (watch.HandsMove)
+            FollowMovements(set, on);
+        for (var part = 0; part < model.Scope.Parts.Count && on; part++)
+            FollowTime(set, part);
+        foreach (var happening in system.Happenings(set.Situation))
+        {
+            transitions += set.Count;
+            var memory = happening.Kind == MoveKind.TransmitterOn ? 0 : set.Memory;
+            var runs = on || happening.Kind == MoveKind.TransmitterOn;
+            var table = system.Steps(set.Situation, happening);
+            for (var i = 0; i < set.Places.Length; i++)
+                Happen(set, table, i, memory, runs);
+        }
+    }
+
+    private void Happen(StateSet set, StepTable table, int index, int memory, bool runs)
+    {
+        var happening = table.Happening;
+        var (word, bits) = (set.Places[index], set.Words[index]);
+        var move = new ProofMove(happening.Kind, [], happening.Value);
+        if (!runs)
+        {
+            Reach(set, move, table, word, bits, new ModelOutcome(memory, 0));
+            return;
+        }
+
+        foreach (var row in model.Row(memory, word))
+        {
+            // A transmitter that goes off forgets; what it last sent is what a receiver may hold.
+            var after = happening.Kind == MoveKind.TransmitterOff ? row.Outcome with { Memory = 0 } : row.Outcome;
+            Reach(set, move, table, word, bits & row.Positions, after);
+        }
+    }
+
+    private void FollowTime(StateSet set, int part)
+    {
+        var table = system.Steps(set.Situation, new Happening(MoveKind.ModelTime));
+        var move = new ProofMove(MoveKind.ModelTime, [], part);
+        for (var i = 0; i < set.Places.Length; i++)
+            foreach (var row in model.Row(set.Memory, set.Places[i], part))
+            {
+                var bits = set.Words[i] & row.Positions;
+                transitions += BitOperations.PopCount(bits);
+                Reach(set, move, table, set.Places[i], bits, row.Outcome);
+            }
+    }
+
+    private void FollowMovements(StateSet set, bool on)
+    {
+        transitions += (double)set.Count * movesEach;
+        var from = new ulong[grid.Words];
+        for (var i = 0; i < set.Places.Length; i++)
+            from[set.Places[i]] = set.Words[i];
+        foreach (var (roles, moves) in groups)
+        {
+            Array.Clear(moved);
+            foreach (var move in moves)
+                Move(from, move);
+            var table = system.Steps(set.Situation, new Happening(MoveKind.Input, Roles: roles));
+            for (var word = 0; word < moved.Length; word++)
+            {
+                if (moved[word] == 0)
+                    continue;
+                if (!on)
+                    Reach(set, null, table, word, moved[word], new ModelOutcome(0, 0));
+                else
+                    foreach (var row in model.Row(set.Memory, word))
+                        Reach(set, null, table, word, moved[word] & row.Positions, row.Outcome);
+            }
+        }
+    }
+
+    private void Move(ulong[] from, (int Input, int Cell)[] move)
+    {
+        if (move.Length == 1)
+        {
+            grid.AddMoved(from, move[0].Input, move[0].Cell, moved);
+            return;
+        }
+
+        var half = new ulong[grid.Words];
+        grid.AddMoved(from, move[0].Input, move[0].Cell, half);
+        grid.AddMoved(half, move[1].Input, move[1].Cell, moved);
+    }
+
+    private void Reach(StateSet set, ProofMove? move, StepTable table, int word, ulong bits, ModelOutcome outcome)
+    {
+        if (bits == 0 || broken is not null)
+            return;
+        var next = system.Next(table, outcome.Reading);
+        if (next == Watch.Broken)
+            broken = (set, move, table.Happening.Roles, word, bits, outcome);
+        else
+            Add(outcome.Memory, next, word, bits);
+    }
+
+    private void Add(int memory, int situation, int word, ulong bits)
+    {
+        ref var known = ref CollectionsMarshal.GetValueRefOrAddDefault(seen, (memory, situation), out _);
+        if (known is null)
+        {
+            known = new ulong[grid.Words];
+            bytes += 8L * grid.Words;
+        }
+
+        var added = bits & ~known[word];
+        if (added == 0)
+            return;
+        known[word] |= added;
+        if (!fresh.TryGetValue((situation, memory), out var words))
+        {
+            fresh[(situation, memory)] = words = new ulong[grid.Words];
+            bytes += 8L * grid.Words;
+        }
+
+        words[word] |= added;
+    }
+
+    private Exploration End(ExplorationEnding ending) =>
+        new(
+            ending,
+            states,
+            transitions,
+            levels.Count - 1,
+            bytes + model.Bytes,
+            ending == ExplorationEnding.Broken ? Path() : []
+        );
+
+    private List<(ProofMove? Move, ProofState State)> Path()
+    {
+        var (from, move, roles, word, bits, outcome) = broken!.Value;
+        var end = new ProofState(word, BitOperations.TrailingZeroCount(bits), outcome!.Value.Memory, Watch.Broken);
+        var finder = new PathFinder(model, system, grid, groups);
+        var last = move is null
+            ? finder.MovementInto(from, roles, end)
+            : (Move: move, Before: new ProofState(end.Word, end.Bit, from.Memory, from.Situation));
+        var path = new List<(ProofMove? Move, ProofState State)> { (last.Move, end) };
+        var state = last.Before;
+        for (var level = levels.Count - 2; level >= 0; level--)
+        {
+            var (step, before) = finder.Into(levels[level], state);
+            path.Add((step, state));
+            state = before;
+        }
+
+        path.Add((null, state));
+        path.Reverse();
+        return path;
+    }
+}

@@ -1,0 +1,13 @@
+namespace Zephyros.Core.Proof;
+
+/// <summary>Values of an input that no comparison on the path tells apart: one stretch, or several that are alike.</summary>
+/// <param name="Stretches">The stretches: percent for a control, the sensor's unit for a reading, the position for a switch.</param>
+/// <param name="Example">One of the values: where the input starts if that is among them, otherwise a plain figure.</param>
+public sealed record InputCell(IReadOnlyList<InputStretch> Stretches, double Example)
+{
+    /// <summary>A cell of one value.</summary>
+    public static InputCell Of(double value) => new([new InputStretch(value, value)], value);
+
+    /// <summary>The stretch in which the example lies.</summary>
+    internal InputStretch ExampleStretch => Stretches.First(s => Example >= s.From && Example <= s.UpTo);
+}

@@ -1,0 +1,6 @@
+namespace Zephyros.Core.Proof;
+
+/// <summary>One outcome of running the model, and at which positions of a word it comes about.</summary>
+/// <param name="Outcome">The outcome.</param>
+/// <param name="Positions">One bit for each position.</param>
+internal readonly record struct OutcomeRow(ModelOutcome Outcome, ulong Positions);

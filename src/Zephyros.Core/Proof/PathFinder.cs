@@ -1,0 +1,96 @@
+namespace Zephyros.Core.Proof;
+
+/// <summary>Finds the move that led into a state, looking back one level. Ties go to the first in the order of declaration.</summary>
+internal sealed class PathFinder(
+    ReducedModel model,
+    SituationSystem system,
+    InputGrid grid,
+    IReadOnlyList<(Roles Roles, (int Input, int Cell)[][] Moves)> groups
+)
+{
+    /// <summary>The move into a state from a set of the level before, and the state that it came from.</summary>
+    public (ProofMove Move, ProofState Before) Into(List<StateSet> level, ProofState state)
+    {
+        foreach (var set in level)
+        {
+            foreach (var (roles, moves) in groups)
+            {
+                if (!Gives(set, new Happening(MoveKind.Input, Roles: roles), state, -1))
+                    continue;
+                if (Moved(set, moves, state) is { } found)
+                    return found;
+            }
+
+            if (!set.Contains(state.Word, state.Bit))
+                continue;
+            var before = new ProofState(state.Word, state.Bit, set.Memory, set.Situation);
+            for (var part = 0; part < model.Scope.Parts.Count; part++)
+                if (Gives(set, new Happening(MoveKind.ModelTime), state, part))
+                    return (new ProofMove(MoveKind.ModelTime, [], part), before);
+            foreach (var happening in system.Happenings(set.Situation))
+                if (Gives(set, happening, state, -1))
+                    return (new ProofMove(happening.Kind, [], happening.Value), before);
+        }
+
+        throw new InvalidOperationException("A state that was reached must have a state before it.");
+    }
+
+    /// <summary>The movement with given roles that led from a set into a state.</summary>
+    public (ProofMove Move, ProofState Before) MovementInto(StateSet set, Roles roles, ProofState state) =>
+        Moved(set, groups.First(g => g.Roles == roles).Moves, state)
+        ?? throw new InvalidOperationException("A movement that was made must have begun somewhere.");
+
+    private (ProofMove Move, ProofState Before)? Moved(StateSet set, (int Input, int Cell)[][] moves, ProofState state)
+    {
+        foreach (var move in moves)
+        {
+            if (move.Any(m => grid.Cell(m.Input, state.Word, state.Bit) != m.Cell))
+                continue;
+            foreach (var (word, bit) in Origins(move, state.Word, state.Bit))
+                if (set.Contains(word, bit))
+                    return (
+                        new ProofMove(MoveKind.Input, move, 0),
+                        new ProofState(word, bit, set.Memory, set.Situation)
+                    );
+        }
+
+        return null;
+    }
+
+    private IEnumerable<(int Word, int Bit)> Origins((int Input, int Cell)[] move, int word, int bit)
+    {
+        var (input, cell) = move[0];
+        for (var other = 0; other < grid.CellsOf(input); other++)
+        {
+            if (other == cell)
+                continue;
+            var place = grid.With(input, other, word, bit);
+            if (move.Length == 1)
+                yield return place;
+            else
+                foreach (var second in Origins(move[1..], place.Word, place.Bit))
+                    yield return second;
+        }
+    }
+
+    // True when something that happens in a set's situation gives the memory and the situation of a state at its position.
+    private bool Gives(StateSet set, Happening happening, ProofState state, int part)
+    {
+        var on = system.Situations[set.Situation].Radio != RadioState.Off;
+        if (!on && happening.Kind != MoveKind.TransmitterOn)
+            return state.Memory == 0 && system.Next(system.Steps(set.Situation, happening), 0) == state.Situation;
+        var memory = happening.Kind == MoveKind.TransmitterOn ? 0 : set.Memory;
+        foreach (var row in model.Row(memory, state.Word, part))
+        {
+            var after = happening.Kind == MoveKind.TransmitterOff ? 0 : row.Outcome.Memory;
+            if (
+                (row.Positions >> state.Bit & 1) != 0
+                && after == state.Memory
+                && system.Next(system.Steps(set.Situation, happening), row.Outcome.Reading) == state.Situation
+            )
+                return true;
+        }
+
+        return false;
+    }
+}

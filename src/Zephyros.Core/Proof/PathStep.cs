@@ -1,0 +1,26 @@
+using Zephyros.Core.Board;
+
+namespace Zephyros.Core.Proof;
+
+/// <summary>One step of a sequence that breaks a promise.</summary>
+/// <param name="Kind">What happens; null for the start.</param>
+/// <param name="Sentence">What happens, as a sentence.</param>
+/// <param name="Inputs">For a movement: where each moved control goes; for the start: where each control that matters stands.</param>
+/// <param name="Value">The timer, the part of the model, the orientation or the state of the cable.</param>
+/// <param name="Situation">The situation after it.</param>
+/// <param name="Outcome">What the board does after it, in words.</param>
+public sealed record PathStep(
+    MoveKind? Kind,
+    string Sentence,
+    IReadOnlyList<StepInput> Inputs,
+    int Value,
+    Situation Situation,
+    string Outcome
+)
+{
+    /// <summary>How long the model or the board waits in this step; zero for what happens at once.</summary>
+    public TimeSpan Wait { get; init; }
+
+    /// <summary>The board after it.</summary>
+    public BoardState Board => Situation.Board;
+}

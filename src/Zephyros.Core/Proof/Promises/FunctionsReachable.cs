@@ -1,0 +1,49 @@
+using Zephyros.Core.Board;
+using Zephyros.Core.Path;
+
+namespace Zephyros.Core.Proof.Promises;
+
+/// <summary>Every planned function can be switched on.</summary>
+public sealed class FunctionsReachable : Promise
+{
+    /// <inheritdoc />
+    public override string Code => "functions-reachable";
+
+    /// <inheritdoc />
+    public override int Order => 13;
+
+    /// <inheritdoc />
+    public override string Title =>
+        "Every planned function can be switched on; turning over while the craft lies on its back, the beeper while disarmed.";
+
+    /// <inheritdoc />
+    public override string Principle => "As planned: our own";
+
+    /// <inheritdoc />
+    public override IEnumerable<PromiseCheck> Checks(SignalPlan plan) =>
+        plan
+            .Board.Functions.Select((f, i) => (f.Value.Label, f.Value.Kind, Bit: BoardPlan.BitOf(i)))
+            .Select(f => new PromiseCheck(
+                f.Kind == FunctionKind.SelfRight ? plan.Board.MotorBits : f.Bit,
+                () => new Watcher(f.Bit, f.Kind)
+            )
+            {
+                About = f.Label,
+                MustReach = true,
+            });
+
+    private sealed class Watcher(ulong bit, FunctionKind kind) : Watch
+    {
+        public override int Next(int monitor, in Change change)
+        {
+            var right = kind switch
+            {
+                FunctionKind.SelfRight => change.Board is { ForSelfRight: true, Motors: MotorLevel.Thrust },
+                FunctionKind.Beeper => !change.Board.Armed,
+                _ => true,
+            };
+            PremiseReached |= right && change.View.Has(bit);
+            return 0;
+        }
+    }
+}

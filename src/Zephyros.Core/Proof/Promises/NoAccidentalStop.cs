@@ -1,0 +1,39 @@
+using Zephyros.Core.Board;
+using Zephyros.Core.Path;
+
+namespace Zephyros.Core.Proof.Promises;
+
+/// <summary>Only declared stop controls stop the motors.</summary>
+public sealed class NoAccidentalStop : Promise
+{
+    /// <inheritdoc />
+    public override string Code => "no-accidental-stop";
+
+    /// <inheritdoc />
+    public override int Order => 7;
+
+    /// <inheritdoc />
+    public override string Title =>
+        "In thrust only the arm control and declared throttle cuts stop the motors: no other switch, no telemetry value and no timer does.";
+
+    /// <inheritdoc />
+    public override string Principle => "Availability in flight: our own, after common practice";
+
+    /// <inheritdoc />
+    public override IEnumerable<PromiseCheck> Checks(SignalPlan plan) =>
+        [new(plan.Board.MotorBits, () => new Watcher()) { LooksAt = Roles.Arms | Roles.Cuts }];
+
+    private sealed class Watcher : Watch
+    {
+        public override int Next(int monitor, in Change change)
+        {
+            if (change.Before.Board.Motors != MotorLevel.Thrust || change.Before.Board.Signal != BoardSignal.Good)
+                return 0;
+            PremiseReached = true;
+            if (change.Radio != RadioState.Up || !change.Board.Powered || change.Board.Motors != MotorLevel.Off)
+                return 0;
+            // What comes back with the signal is where the stop control stands.
+            return change.Kind == MoveKind.RadioBack || change.By(Roles.Arms | Roles.Cuts) ? 0 : Broken;
+        }
+    }
+}

@@ -1,0 +1,44 @@
+using Zephyros.Core.Path;
+
+namespace Zephyros.Core.Proof.Promises;
+
+/// <summary>Nothing arms later on.</summary>
+public sealed class NoDelayedArming : Promise
+{
+    /// <inheritdoc />
+    public override string Code => "no-delayed-arming";
+
+    /// <inheritdoc />
+    public override int Order => 4;
+
+    /// <inheritdoc />
+    public override string Title =>
+        "Lowering the throttle, levelling the craft, time passing, a telemetry value or a signal that returns never arms.";
+
+    /// <inheritdoc />
+    public override string Principle => "Prevention of unexpected start-up (ISO 14118, edition from memory)";
+
+    /// <inheritdoc />
+    public override IEnumerable<PromiseCheck> Checks(SignalPlan plan) =>
+        [
+            new(plan.Board.MotorBits, () => new Watcher())
+            {
+                LooksAt = Roles.Arms | Roles.Consents | Roles.ThrottleStick | Roles.Telemetry,
+            },
+        ];
+
+    private sealed class Watcher : Watch
+    {
+        public override int Next(int monitor, in Change change)
+        {
+            if (!change.Arms)
+                return 0;
+            PremiseReached = true;
+            return
+                change.Kind != MoveKind.Input
+                || !change.By(Roles.Arms | Roles.Consents) && change.By(Roles.ThrottleStick | Roles.Telemetry)
+                ? Broken
+                : 0;
+        }
+    }
+}

@@ -1,0 +1,46 @@
+using Zephyros.Core.Board;
+using Zephyros.Core.Path;
+
+namespace Zephyros.Core.Proof.Promises;
+
+/// <summary>One movement never takes the motors from standing to thrust.</summary>
+public sealed class NoLeap : Promise
+{
+    /// <inheritdoc />
+    public override string Code => "no-leap";
+
+    /// <inheritdoc />
+    public override int Order => 2;
+
+    /// <inheritdoc />
+    public override string Title =>
+        "The motors never go from off to thrust by one movement, and reach thrust only after the throttle stick itself was low since arming.";
+
+    /// <inheritdoc />
+    public override string Principle => "Prevention of unexpected start-up (ISO 14118, edition from memory)";
+
+    /// <inheritdoc />
+    public override IEnumerable<PromiseCheck> Checks(SignalPlan plan) =>
+        [new(plan.Board.MotorBits | ProofScope.StickLowBit, () => new Watcher())];
+
+    private sealed class Watcher : Watch
+    {
+        private const int Disarmed = 0;
+        private const int NotYetLow = 1;
+        private const int WasLow = 2;
+
+        public override int Next(int monitor, in Change change)
+        {
+            var board = change.Board;
+            if (!board.Armed)
+                return Disarmed;
+            var next = change.StickLow ? WasLow : Math.Max(monitor, NotYetLow);
+            // A craft that flies by itself after a loss, or turns over after a crash, has its own promise.
+            if (board.Motors != MotorLevel.Thrust || board.ForSelfRight || board.Signal != BoardSignal.Good)
+                return next;
+            PremiseReached = true;
+            var leaps = change.Kind == MoveKind.Input && change.Before.Board.Motors == MotorLevel.Off;
+            return leaps || next == NotYetLow ? Broken : next;
+        }
+    }
+}

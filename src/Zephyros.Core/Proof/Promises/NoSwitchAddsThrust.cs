@@ -1,0 +1,44 @@
+using Zephyros.Core.Board;
+using Zephyros.Core.Path;
+
+namespace Zephyros.Core.Proof.Promises;
+
+/// <summary>Thrust is entered by the throttle stick only.</summary>
+public sealed class NoSwitchAddsThrust : Promise
+{
+    /// <inheritdoc />
+    public override string Code => "no-switch-adds-thrust";
+
+    /// <inheritdoc />
+    public override int Order => 5;
+
+    /// <inheritdoc />
+    public override string Title =>
+        "No switch, dial, time or telemetry value adds thrust: armed, thrust is entered by the throttle stick only. Turning over after a crash is exempt.";
+
+    /// <inheritdoc />
+    public override string Principle => "Prevention of unexpected start-up (ISO 14118, edition from memory)";
+
+    /// <inheritdoc />
+    public override IEnumerable<PromiseCheck> Checks(SignalPlan plan) =>
+        [new(plan.Board.MotorBits | BoardView.WellUpBit, () => new Watcher()) { LooksAt = Roles.ThrottleStick }];
+
+    private sealed class Watcher : Watch
+    {
+        public override int Next(int monitor, in Change change)
+        {
+            var (before, after) = (change.Before.Board, change.Board);
+            if (after.Motors != MotorLevel.Thrust || after.ForSelfRight || after.Signal != BoardSignal.Good)
+                return 0;
+            PremiseReached = true;
+            // What comes back with the signal is where the stick stands.
+            if (change.Kind is MoveKind.RadioBack or MoveKind.TransmitterOn)
+                return 0;
+            if (!before.Armed || before.Signal != BoardSignal.Good || before.Motors == MotorLevel.Thrust)
+                return 0;
+            // Right at the threshold a limiter may lift a throttle over it; a hand feels more than that.
+            var felt = change.View.Has(BoardView.WellUpBit) || !change.View.Has(BoardView.ThrustBit);
+            return felt && !change.By(Roles.ThrottleStick) ? Broken : 0;
+        }
+    }
+}

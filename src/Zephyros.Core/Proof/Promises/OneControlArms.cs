@@ -1,0 +1,39 @@
+using Zephyros.Core.Path;
+
+namespace Zephyros.Core.Proof.Promises;
+
+/// <summary>Only the declared controls arm.</summary>
+public sealed class OneControlArms : Promise
+{
+    /// <inheritdoc />
+    public override string Code => "one-control-arms";
+
+    /// <inheritdoc />
+    public override int Order => 11;
+
+    /// <inheritdoc />
+    public override string Title => "Only the control that is declared to arm, or to give a consent, arms.";
+
+    /// <inheritdoc />
+    public override string Principle => "Single point of control: our own, after common practice";
+
+    /// <inheritdoc />
+    public override IEnumerable<PromiseCheck> Checks(SignalPlan plan) =>
+        [
+            new(plan.Board.MotorBits, () => new Watcher())
+            {
+                LooksAt = Roles.Arms | Roles.Consents | Roles.ThrottleStick | Roles.Telemetry,
+            },
+        ];
+
+    private sealed class Watcher : Watch
+    {
+        public override int Next(int monitor, in Change change)
+        {
+            if (!change.Arms)
+                return 0;
+            PremiseReached = true;
+            return change.ByHand && !change.By(Roles.Arms | Roles.Consents | Roles.ThrottleStick) ? Broken : 0;
+        }
+    }
+}

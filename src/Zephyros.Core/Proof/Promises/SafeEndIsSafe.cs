@@ -1,0 +1,34 @@
+using Zephyros.Core.Path;
+
+namespace Zephyros.Core.Proof.Promises;
+
+/// <summary>A switch at its safe end is never more hazardous than elsewhere.</summary>
+public sealed class SafeEndIsSafe : Promise
+{
+    /// <inheritdoc />
+    public override string Code => "safe-end-is-safe";
+
+    /// <inheritdoc />
+    public override int Order => 14;
+
+    /// <inheritdoc />
+    public override string Title =>
+        "Putting a switch to its safe end never lets the motors do more than before, the rest equal (off, idle, idle with control, thrust).";
+
+    /// <inheritdoc />
+    public override string Principle =>
+        "In a panic everything goes to the safe end: common practice, no source (job.md 1)";
+
+    /// <inheritdoc />
+    public override IEnumerable<PromiseCheck> Checks(SignalPlan plan) =>
+        [new(plan.Board.MotorBits, () => new Watcher()) { LooksAt = Roles.ToSafeEnd }];
+
+    private sealed class Watcher : Watch
+    {
+        public override int Next(int monitor, in Change change)
+        {
+            PremiseReached |= change.Board.Armed;
+            return change.By(Roles.ToSafeEnd) && change.Board.Motors > change.Before.Board.Motors ? Broken : 0;
+        }
+    }
+}

@@ -1,0 +1,50 @@
+using Zephyros.Core.Board;
+using Zephyros.Core.Path;
+
+namespace Zephyros.Core.Proof.Promises;
+
+/// <summary>One movement stops the motors at once.</summary>
+public sealed class StopWorks : Promise
+{
+    /// <inheritdoc />
+    public override string Code => "stop-works";
+
+    /// <inheritdoc />
+    public override int Order => 6;
+
+    /// <inheritdoc />
+    public override string Title =>
+        "While frames arrive, one and the same movement stops the motors at once, from every armed state.";
+
+    /// <inheritdoc />
+    public override string Principle =>
+        "A stop control works at all times and overrides all else (ISO 13850, edition from memory)";
+
+    /// <inheritdoc />
+    public override bool OneIsEnough => true;
+
+    /// <inheritdoc />
+    public override IEnumerable<PromiseCheck> Checks(SignalPlan plan) =>
+        from function in plan.Setup.Board.Functions.OrderBy(f => f.Key, StringComparer.Ordinal)
+        where function.Value.Kind is FunctionKind.Arm or FunctionKind.ThrottleCut
+        where plan.Model.IndexOf(function.Value.Control) >= 0
+        let control = plan.Setup.Transmitter.Controls[function.Value.Control]
+        from position in control.NamedPositions
+        select new PromiseCheck(plan.Board.MotorBits, () => new Watcher())
+        {
+            About = $"{control.Name} to {position.Name}",
+            LooksAt = Roles.Named,
+            Named = (function.Value.Control, position.Setting),
+        };
+
+    private sealed class Watcher : Watch
+    {
+        public override int Next(int monitor, in Change change)
+        {
+            if (change.Radio != RadioState.Up || change.Before.Board.Motors == MotorLevel.Off)
+                return 0;
+            PremiseReached = true;
+            return change.By(Roles.Named) && change.Board.Motors != MotorLevel.Off ? Broken : 0;
+        }
+    }
+}

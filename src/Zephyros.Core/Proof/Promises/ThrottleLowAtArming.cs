@@ -1,0 +1,35 @@
+using Zephyros.Core.Board;
+using Zephyros.Core.Path;
+
+namespace Zephyros.Core.Proof.Promises;
+
+/// <summary>The board sees a low throttle when it arms.</summary>
+public sealed class ThrottleLowAtArming : Promise
+{
+    /// <inheritdoc />
+    public override string Code => "throttle-low-at-arming";
+
+    /// <inheritdoc />
+    public override int Order => 3;
+
+    /// <inheritdoc />
+    public override string Title => "At the moment of arming the board sees the throttle low.";
+
+    /// <inheritdoc />
+    public override string Principle => "Prevention of unexpected start-up (ISO 14118, edition from memory)";
+
+    /// <inheritdoc />
+    public override IEnumerable<PromiseCheck> Checks(SignalPlan plan) =>
+        [new(plan.Board.MotorBits, () => new Watcher())];
+
+    private sealed class Watcher : Watch
+    {
+        public override int Next(int monitor, in Change change)
+        {
+            if (!change.Arms)
+                return 0;
+            PremiseReached = true;
+            return change.View.Has(BoardView.LowBit) ? 0 : Broken;
+        }
+    }
+}

@@ -1,0 +1,248 @@
+using Zephyros.Core.Board;
+using Zephyros.Core.Hands;
+using Zephyros.Core.Model;
+using Zephyros.Core.Model.Running;
+using Zephyros.Core.Model.Running.Ranges;
+using Zephyros.Core.Path;
+using Zephyros.Core.Units;
+using Zephyros.Core.Wire.Packed16;
+
+namespace Zephyros.Core.Proof;
+
+/// <summary>The part of a setup that can make a difference to some bits of what the board reads: the cone of influence.</summary>
+internal sealed class ProofScope
+{
+    /// <summary>The bit for a throttle stick that is low itself, whatever becomes of it on the way. The board does not know it.</summary>
+    public const ulong StickLowBit = 16;
+
+    // The transmitter's own grid: from memory, 11 bits and the centre.
+    private const int GridSteps = 2048;
+
+    // A stick that is lower than this is low, whatever the board's limit: common practice, no source (figures.md, throttle lock).
+    private const double LowestLimit = -98;
+
+    private readonly Dictionary<int, ulong> sources = [];
+    private readonly List<ProofInput> inputs = [];
+    private readonly List<int> registers = [];
+    private readonly List<(int Register, ValueRange Range)> anywhere = [];
+
+    public ProofScope(SignalPlan plan, ulong bits)
+    {
+        Plan = plan;
+        Bits = bits;
+        Atoms = [.. plan.Board.Atoms.Where(a => (a.Bit & bits) != 0)];
+        Carried = SignalPlan.CarriedChannels(plan.Setup);
+        Relevant = Cone();
+        Parts = MemoryPart.Of(plan.Model, Relevant);
+        foreach (var (index, register) in Continuous().Index())
+            sources[register] = 1UL << Math.Min(index, RangeRun.MostSources - 1);
+        foreach (var register in sources.Keys)
+            anywhere.Add((register, Whole(register)));
+        AddInputs();
+    }
+
+    public SignalPlan Plan { get; }
+
+    /// <summary>The bits of the board's view that matter.</summary>
+    public ulong Bits { get; }
+
+    /// <summary>The comparisons behind these bits.</summary>
+    public IReadOnlyList<BoardAtom> Atoms { get; }
+
+    /// <summary>How many channels get through.</summary>
+    public int Carried { get; }
+
+    /// <summary>Everything in the model that can make a difference.</summary>
+    public IReadOnlySet<ModelNode> Relevant { get; }
+
+    /// <summary>What of it remembers.</summary>
+    public IReadOnlyList<MemoryPart> Parts { get; }
+
+    /// <summary>What can be moved and makes a difference.</summary>
+    public IReadOnlyList<ProofInput> Inputs => inputs;
+
+    /// <summary>The register of each input; -1 for telemetry as such.</summary>
+    public IReadOnlyList<int> Registers => registers;
+
+    /// <summary>Why nothing can be proven here; empty when something can.</summary>
+    public string Obstacle { get; private set; } = "";
+
+    /// <summary>The value that a stick, dial or sensor shows at a place in its cells, as a range with its source.</summary>
+    public ValueRange Range(int input, int cell)
+    {
+        var made = Inputs[input].Cells[cell];
+        var register = registers[input];
+        if (!sources.TryGetValue(register, out var source))
+            return ValueRange.Exactly(Plan.Model.Controls[register].Value.Read(made.Example)!.Value.Value);
+        var stretch = made.ExampleStretch;
+        return new ValueRange(made.Example, stretch.From, stretch.UpTo, source);
+    }
+
+    /// <summary>Puts every stick, dial and sensor anywhere at once.</summary>
+    public void PutAnywhere(RangeRun run)
+    {
+        foreach (var (register, range) in anywhere)
+            run.Put(register, range);
+    }
+
+    /// <summary>What the board receives of a range that is sent, in microseconds.</summary>
+    public ValueRange Receive(ValueRange sent)
+    {
+        var rounding = Plan.Setup.Wire.Rounding;
+        double Through(double percent) =>
+            Packed16Format
+                .ToMicroseconds(
+                    Packed16Format.ToCount(
+                        new Microseconds(Microseconds.Neutral.Value + (Plan.Model.MicrosecondsPerPercent * percent)),
+                        rounding
+                    )
+                )
+                .Value;
+        return new ValueRange(Through(sent.Value), Through(sent.Low), Through(sent.High), sent.Sources);
+    }
+
+    /// <summary>The highest value of the throttle stick, in percent, that counts as low by itself: what the board would take for low
+    /// if the stick came through straight, and at least -98 %.</summary>
+    public double StickLowLimit =>
+        Math.Max(
+            LowestLimit,
+            (Plan.Setup.Board.ThrottleLow.Value - Microseconds.Neutral.Value) / Plan.Model.MicrosecondsPerPercent
+        );
+
+    private HashSet<ModelNode> Cone()
+    {
+        var numbers = Atoms.Select(a => a.Channel + 1).Where(n => n <= Carried).ToHashSet();
+        var cone = Plan
+            .Model.Channels.Where(c => numbers.Contains(c.Channel.Number.Value))
+            .SelectMany(c => c.Behind)
+            .ToHashSet();
+        if ((Bits & StickLowBit) != 0 && Plan.Setup.Transmitter.StickOf(StickAxis.Throttle) is { } stick)
+            cone.Add(new ModelNode(NodeKind.Control, stick));
+        if (Plan.Model.Graph.Cycles.Any(c => c.Any(cone.Contains)))
+            Obstacle = "Conditions or channels ask for each other in a circle.";
+        return cone;
+    }
+
+    private IEnumerable<int> Continuous()
+    {
+        for (var i = 0; i < Plan.Model.Controls.Count; i++)
+            if (
+                Plan.Model.Controls[i].Value.NamedPositions.Count == 0
+                && Relevant.Contains(new ModelNode(NodeKind.Control, Plan.Model.Controls[i].Key))
+            )
+                yield return i;
+        foreach (var (id, _) in Plan.Model.Sensors)
+            if (Relevant.Contains(new ModelNode(NodeKind.Sensor, id)))
+                yield return Plan.Model.Layout.SensorRegister(id);
+    }
+
+    private ValueRange Whole(int register)
+    {
+        var grid = Grid(register);
+        return new ValueRange(grid[0], grid[0], grid[^1], sources[register]);
+    }
+
+    private double[] Grid(int register)
+    {
+        if (register < Plan.Model.Controls.Count)
+            return [.. Enumerable.Range(0, GridSteps + 1).Select(i => -100 + (200.0 * i / GridSteps))];
+        var sensor = Plan.Model.Sensors[register - Plan.Model.Layout.FirstSensor].Value;
+        var (low, high) = (sensor.Lowest.Value, sensor.Highest.Value);
+        var values = Enumerable.Range(0, GridSteps + 1).Select(i => low + ((high - low) * i / GridSteps)).ToList();
+        // A telemetry value may be anything, so both sides of every limit are among its values.
+        foreach (var op in Plan.Model.Program)
+            if (op.Code == OpCode.Sensor && op.A == register)
+                values.AddRange([Math.BitDecrement(op.Q), op.Q, Math.BitIncrement(op.Q)]);
+        return [.. values.Distinct().Order()];
+    }
+
+    private void AddInputs()
+    {
+        var model = Plan.Model;
+        for (var i = 0; i < model.Controls.Count; i++)
+        {
+            var (id, control) = model.Controls[i];
+            var node = new ModelNode(NodeKind.Control, id);
+            if (!Relevant.Contains(node))
+                continue;
+            if (control.NamedPositions.Count > 0)
+                Add(
+                    new(
+                        InputKind.Control,
+                        id,
+                        control.Name,
+                        [
+                            .. control
+                                .NamedPositions.OrderBy(p => p.Setting != control.StartSetting)
+                                .ThenBy(p => p.Setting)
+                                .Select(p => InputCell.Of(p.Setting)),
+                        ]
+                    ),
+                    i
+                );
+            else
+                Add(new(InputKind.Control, id, control.Name, Cells(i, node, control.StartSetting)), i);
+        }
+
+        foreach (var (id, sensor) in model.Sensors)
+        {
+            var node = new ModelNode(NodeKind.Sensor, id);
+            var register = model.Layout.SensorRegister(id);
+            if (Relevant.Contains(node))
+                Add(new(InputKind.Sensor, id, sensor.Label, Cells(register, node, sensor.Bench.Value)), register);
+        }
+
+        if (AsksForTelemetry())
+            Add(new(InputKind.Telemetry, "", "Telemetry", [InputCell.Of(0), InputCell.Of(1)]), -1);
+        if (sources.Count >= RangeRun.MostSources)
+            Obstacle = "Too many sticks, dials and sensors at once.";
+    }
+
+    // What cannot be told apart is no input; it stays anywhere.
+    private void Add(ProofInput input, int register)
+    {
+        if (input.Cells.Count < 2)
+            return;
+        inputs.Add(input);
+        registers.Add(register);
+    }
+
+    private bool AsksForTelemetry()
+    {
+        foreach (var section in Plan.Model.Sections.Where(s => Relevant.Contains(s.Node)))
+        foreach (var op in Plan.Model.Program.Slice(section.First, section.Count))
+            if (op.Code is OpCode.Sensor or OpCode.Lost)
+                return true;
+        return false;
+    }
+
+    // Where the input starts comes first, so that sequences begin there if they can.
+    private InputCell[] Cells(int register, ModelNode node, double start)
+    {
+        var grid = Grid(register);
+        var builder = new CellBuilder(this, register, sources[register], node, grid);
+        var isThrottle = (Bits & StickLowBit) != 0 && Plan.Setup.Transmitter.StickOf(StickAxis.Throttle) == node.Id;
+        var cells = builder.Cut(isThrottle ? Array.FindIndex(grid, v => v > StickLowLimit) : 0);
+        if (builder.TooMany)
+            Obstacle = "Too many conditions decide about one channel.";
+        return
+        [
+            .. cells
+                .Select(c => new InputCell(
+                    [.. c.Select(p => new InputStretch(grid[p.From], grid[p.UpTo]))],
+                    Example(grid, c, start)
+                ))
+                .OrderBy(c => c.Example != start),
+        ];
+    }
+
+    // Where the input starts, otherwise its centre or an end, otherwise the middle of the first stretch.
+    private static double Example(double[] grid, List<(int From, int UpTo)> stretches, double start)
+    {
+        foreach (var plain in new[] { start, 0, 100, -100 })
+        foreach (var (from, upTo) in stretches)
+            if (Array.BinarySearch(grid, from, upTo - from + 1, plain) >= 0)
+                return plain;
+        return grid[(stretches[0].From + stretches[0].UpTo) / 2];
+    }
+}

@@ -1,0 +1,156 @@
+using Zephyros.Core.Board;
+using Zephyros.Core.Hands;
+using Zephyros.Core.Model;
+using Zephyros.Core.Model.Running;
+using Zephyros.Core.Model.Running.Ranges;
+using Zephyros.Core.Units;
+
+namespace Zephyros.Core.Proof;
+
+/// <summary>Puts the moves and states of a proof into plain sentences.</summary>
+internal sealed class ProofWords(ProofScope scope)
+{
+    /// <summary>Where all inputs that matter stand at the start.</summary>
+    public string Start(InputGrid grid, ProofState state)
+    {
+        var places = scope.Inputs.Select(
+            (input, i) => $"{input.Name} {Place(input, grid.Cell(i, state.Word, state.Bit))}"
+        );
+        return scope.Inputs.Count == 0
+            ? "The transmitter is on, the craft has no power."
+            : $"The transmitter is on, the craft has no power; {string.Join(", ", places)}.";
+    }
+
+    /// <summary>A move as a sentence.</summary>
+    public string Of(ProofMove move) =>
+        move.Kind switch
+        {
+            MoveKind.Input => string.Join(" and at once: ", move.Moved.Select(m => Movement(m.Input, m.Cell))) + ".",
+            MoveKind.ModelTime => $"Wait until {Waiting(scope.Parts[move.Value])}.",
+            MoveKind.BoardTime => Timer((BoardTimer)move.Value),
+            MoveKind.RadioLost => $"The radio link is lost, for longer than {scope.Plan.Setup.Board.SignalTimeout}.",
+            MoveKind.RadioBack => "The radio link is back.",
+            MoveKind.PowerOn => "Connect the flight battery, propellers off.",
+            MoveKind.PowerOff => "Take the flight battery off.",
+            MoveKind.TransmitterOff => "Switch the transmitter off.",
+            MoveKind.TransmitterOn => "Switch the transmitter on.",
+            MoveKind.Turn => (Orientation)move.Value switch
+            {
+                Orientation.Level => "Put the craft level.",
+                Orientation.Tilted => $"Tilt the craft by more than {scope.Plan.Setup.Board.Guards.TiltLimit}.",
+                _ => "Turn the craft on its back.",
+            },
+            _ => (UsbState)move.Value switch
+            {
+                UsbState.None => "Take the cable for configuration off.",
+                UsbState.Connected => "Connect the board for configuration.",
+                _ => "Unlock arming while connected.",
+            },
+        };
+
+    /// <summary>How long a move takes.</summary>
+    public TimeSpan Wait(ProofMove move, int memoryBefore, ReducedModel model)
+    {
+        if (move.Kind is MoveKind.RadioLost or MoveKind.TransmitterOff)
+            return scope.Plan.Setup.Board.SignalTimeout.ToTimeSpan();
+        if (move.Kind == MoveKind.BoardTime)
+            return scope.Plan.Board.Duration((BoardTimer)move.Value)?.ToTimeSpan() ?? TimeSpan.Zero;
+        if (move.Kind != MoveKind.ModelTime)
+            return TimeSpan.Zero;
+        var part = scope.Parts[move.Value];
+        var op = scope.Plan.Model.Program[part.Op];
+        var before = model.Part(memoryBefore, move.Value);
+        if (part.Code == OpCode.Delay)
+            return TimeSpan.FromMilliseconds(before == 0 ? op.P : op.Q);
+        return before switch
+        {
+            MemoryPart.Pulse => PressPulse,
+            MemoryPart.PressedEnough when part.Count > 2 => TimeSpan.FromMilliseconds(op.Q - op.P),
+            _ => TimeSpan.FromMilliseconds(op.P),
+        };
+    }
+
+    /// <summary>What the board does, in words.</summary>
+    public static string Outcome(Situation situation)
+    {
+        var board = situation.Board;
+        if (!board.Powered)
+            return "No power.";
+        var motors = board.Motors switch
+        {
+            MotorLevel.Off => "motors off",
+            MotorLevel.Idle => "motors idle",
+            MotorLevel.IdleWithControl => "motors idle under control",
+            _ => "motors at thrust",
+        };
+        return board switch
+        {
+            { Signal: BoardSignal.Landing } => $"Landing by itself, {motors}.",
+            { Signal: BoardSignal.Returning } => $"Flying home by itself, {motors}.",
+            { Signal: BoardSignal.Grace } => $"Signal lost, waiting for it, {motors}.",
+            { Armed: true } => $"Armed, {motors}.",
+            { Signal: BoardSignal.None } => "No signal, motors off.",
+            { ArmRequested: true } => "Refuses to arm, motors off.",
+            { ThrottleLow: false } => "Disarmed, throttle not low, motors off.",
+            _ => "Disarmed, motors off.",
+        };
+    }
+
+    private static readonly TimeSpan PressPulse = Model.Logic.PressTest.PulseLength.ToTimeSpan();
+
+    private string Movement(int input, int cell)
+    {
+        var made = scope.Inputs[input];
+        return made.Kind switch
+        {
+            InputKind.Telemetry => cell == 1 ? "Telemetry is lost" : "Telemetry is back",
+            InputKind.Sensor => $"{made.Name} reads {Place(made, cell)}",
+            _ => Hand(made, cell),
+        };
+    }
+
+    private string Hand(ProofInput input, int cell) =>
+        scope.Plan.Setup.Transmitter.Controls[input.Id] switch
+        {
+            ButtonControl => cell == 1 ? $"Press {input.Name} and hold it" : $"Let {input.Name} go",
+            SwitchControl => $"Put {input.Name} to {Place(input, cell)}",
+            _ => $"Move {input.Name} to {Place(input, cell)}",
+        };
+
+    private string Place(ProofInput input, int cell)
+    {
+        var example = input.Cells[cell].Example;
+        if (input.Kind == InputKind.Telemetry)
+            return cell == 1 ? "lost" : "arrives";
+        if (input.Kind == InputKind.Sensor)
+            return scope.Plan.Setup.Model.Sensors[input.Id].Words(new Reading(Math.Round(example, 3)));
+        return scope.Plan.Setup.Transmitter.Controls[input.Id] switch
+        {
+            SwitchControl made => made.PositionName((int)example),
+            ButtonControl => cell == 1 ? "held" : "released",
+            _ => $"{Figures.Signed(example)} %",
+        };
+    }
+
+    private string Waiting(MemoryPart part)
+    {
+        var label =
+            part.Owner.Kind == NodeKind.Condition
+                ? $"“{scope.Plan.Setup.Model.Conditions[part.Owner.Id].Label}”"
+                : "it";
+        return part.Code == OpCode.Delay ? $"the delay in {label} is over" : $"the press in {label} has lasted";
+    }
+
+    private string Timer(BoardTimer timer)
+    {
+        var time = scope.Plan.Board.Duration(timer);
+        return timer switch
+        {
+            BoardTimer.Grace => $"Wait {time}: the grace time is over.",
+            BoardTimer.Landing => $"Wait {time}: the landing is over.",
+            BoardTimer.LowBefore => $"Leave the throttle low for {time}.",
+            BoardTimer.AutomaticDisarm => $"Leave the throttle low for {time}: the board disarms by itself.",
+            _ => $"Wait {time}: the sensors are calibrated.",
+        };
+    }
+}

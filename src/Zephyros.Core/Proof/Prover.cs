@@ -1,0 +1,234 @@
+using Zephyros.Core.Path;
+using Zephyros.Core.Units;
+
+namespace Zephyros.Core.Proof;
+
+/// <summary>Proves promises of one setup. What two promises have in common is worked out once. Not safe for use by several threads.</summary>
+public sealed class Prover(SignalPlan plan, ProofLimits limits)
+{
+    private const double MostWords = 1 << 26;
+
+    private readonly Dictionary<ulong, ReducedModel> models = [];
+
+    /// <summary>Explores what a promise asks for. A sequence that breaks it was not played on the bench yet.</summary>
+    /// <param name="promise">The promise.</param>
+    /// <param name="progress">Is told how far it has come, or null.</param>
+    /// <param name="cancellation">Ends it; the verdict is then "not proven".</param>
+    public PromiseVerdict Prove(
+        Promise promise,
+        IProgress<ProofProgress>? progress = null,
+        CancellationToken cancellation = default
+    )
+    {
+        if (promise.BySettings(plan) is { } settled)
+            return settled;
+        PromiseVerdict? worst = null;
+        var any = false;
+        foreach (var check in promise.Checks(plan))
+        {
+            any = true;
+            var verdict = Explore(check, progress, cancellation);
+            if (promise.OneIsEnough && verdict.Kind == VerdictKind.Proven)
+                return verdict with { Reason = $"{check.About}: {verdict.Reason}" };
+            verdict = check.About.Length > 0 ? verdict with { Reason = $"{check.About}: {verdict.Reason}" } : verdict;
+            worst = worst is null ? verdict : Worse(worst, verdict);
+        }
+
+        if (!any)
+            return new PromiseVerdict(VerdictKind.Vacuous, "There is nothing in this setup that it speaks of.");
+        return worst!;
+    }
+
+    // The worse of two verdicts; the figures of both together.
+    private static PromiseVerdict Worse(PromiseVerdict one, PromiseVerdict other)
+    {
+        static int Rank(PromiseVerdict verdict) =>
+            verdict.Kind switch
+            {
+                VerdictKind.Broken => 3,
+                VerdictKind.Vacuous => 2,
+                VerdictKind.NotProven => 1,
+                _ => 0,
+            };
+        var worse = Rank(other) > Rank(one) ? other : one;
+        return worse with
+        {
+            States = one.States + other.States,
+            Transitions = one.Transitions + other.Transitions,
+            Depth = Math.Max(one.Depth, other.Depth),
+            Bytes = Math.Max(one.Bytes, other.Bytes),
+        };
+    }
+
+    /// <summary>The reduced model for some bits of the board's view.</summary>
+    internal ReducedModel ModelFor(ulong bits)
+    {
+        if (!models.TryGetValue(bits, out var model))
+            models[bits] = model = new ReducedModel(new ProofScope(plan, bits));
+        return model;
+    }
+
+    /// <summary>An explorer for a check, ready to start.</summary>
+    internal Explorer ExplorerFor(PromiseCheck check, Watch watch) =>
+        new(
+            ModelFor(check.Bits),
+            watch,
+            (input, cell) => InputRoles.Of(plan, check, input, cell),
+            limits with
+            {
+                UntilReached = check.MustReach,
+            }
+        );
+
+    /// <summary>The positions at the start: all, or those with the guarded controls where the power-on check wants them.</summary>
+    internal ulong[] Starts(ReducedModel model, bool declared)
+    {
+        var grid = model.Grid;
+        var starts = new ulong[grid.Words];
+        var wanted = declared ? WantedCells(model) : [];
+        for (var word = 0; word < grid.Words; word++)
+        for (var bit = 0; bit < 64; bit++)
+            if ((grid.Used >> bit & 1) != 0 && wanted.All(w => grid.Cell(w.Input, word, bit) == w.Cell))
+                starts[word] |= 1UL << bit;
+        return starts;
+    }
+
+    private List<(int Input, int Cell)> WantedCells(ReducedModel model)
+    {
+        var cells = new List<(int Input, int Cell)>();
+        foreach (var item in PowerOnCheck.Of(plan).Where(i => i.Warns))
+        {
+            var index = model.Scope.Inputs.ToList().FindIndex(i => i.Kind == InputKind.Control && i.Id == item.Control);
+            if (index >= 0)
+                cells.Add((index, model.Scope.Inputs[index].CellOf(item.Setting)));
+        }
+
+        return cells;
+    }
+
+    private PromiseVerdict Explore(
+        PromiseCheck check,
+        IProgress<ProofProgress>? progress,
+        CancellationToken cancellation
+    )
+    {
+        var model = ModelFor(check.Bits);
+        if (model.Scope.Obstacle.Length > 0)
+            return new PromiseVerdict(VerdictKind.NotProven, model.Scope.Obstacle);
+        if (model.Grid.Positions / 64 * model.Memories > MostWords)
+            return new PromiseVerdict(
+                VerdictKind.NotProven,
+                $"Too many combinations to begin with: {Figures.Plain(model.Grid.Positions * model.Memories, 0)} of positions and memory alone."
+            );
+        var watch = check.Watch();
+        var explorer = ExplorerFor(check, watch);
+        try
+        {
+            var found = explorer.Explore(Starts(model, check.DeclaredStart), progress, cancellation);
+            return Verdict(check, watch, explorer, model, found) with
+            {
+                States = found.States,
+                Transitions = found.Transitions,
+                Depth = found.Depth,
+                Bytes = found.Bytes,
+                Assumptions = Assumptions(check, model),
+            };
+        }
+        catch (OperationCanceledException)
+        {
+            return new PromiseVerdict(VerdictKind.NotProven, "The proof was cancelled.");
+        }
+    }
+
+    private static PromiseVerdict Verdict(
+        PromiseCheck check,
+        Watch watch,
+        Explorer explorer,
+        ReducedModel model,
+        Exploration found
+    )
+    {
+        switch (found.Ending)
+        {
+            case ExplorationEnding.Broken:
+                return new PromiseVerdict(VerdictKind.Broken, $"{found.Path.Count - 1} moves break it; no fewer do.")
+                {
+                    Path = Steps(explorer, model, found),
+                };
+            case ExplorationEnding.OverLimit:
+                return new PromiseVerdict(
+                    VerdictKind.NotProven,
+                    $"Explored {Figures.Plain(found.States, 0)} of about {Figures.Plain(explorer.Estimate, 0)} states, then the memory allowed was used up."
+                );
+            default:
+                if (check.MustReach)
+                    return watch.PremiseReached
+                        ? new PromiseVerdict(VerdictKind.Proven, "It is reached.")
+                        : new PromiseVerdict(VerdictKind.Broken, "No sequence of movements reaches it.");
+                return watch.PremiseReached
+                    ? new PromiseVerdict(VerdictKind.Proven, "No reachable state breaks it.")
+                    : new PromiseVerdict(
+                        VerdictKind.Vacuous,
+                        "What it speaks of is never reached, so it says nothing."
+                    );
+        }
+    }
+
+    private static List<PathStep> Steps(Explorer explorer, ReducedModel model, Exploration found)
+    {
+        var words = new ProofWords(model.Scope);
+        var steps = new List<PathStep>();
+        for (var i = 0; i < found.Path.Count; i++)
+        {
+            var (move, state) = found.Path[i];
+            var situation =
+                state.Situation == Watch.Broken
+                    ? explorer.System.AfterBreak!.Value
+                    : explorer.System.Situations[state.Situation];
+            var sentence = move is null ? words.Start(model.Grid, state) : words.Of(move);
+            var inputs = move is null
+                ? model.Scope.Inputs.Select((_, n) => (Input: n, Cell: model.Grid.Cell(n, state.Word, state.Bit)))
+                : move.Moved;
+            steps.Add(
+                new PathStep(
+                    move?.Kind,
+                    sentence,
+                    [.. inputs.Select(m => StepInput(model.Scope.Inputs[m.Input], m.Cell))],
+                    move?.Value ?? 0,
+                    situation,
+                    ProofWords.Outcome(situation)
+                )
+                {
+                    Wait = move is null ? TimeSpan.Zero : words.Wait(move, found.Path[i - 1].State.Memory, model),
+                }
+            );
+        }
+
+        return steps;
+    }
+
+    private static StepInput StepInput(ProofInput input, int cell) =>
+        new(input.Kind, input.Id, input.Cells[cell].Example);
+
+    private string[] Assumptions(PromiseCheck check, ReducedModel model)
+    {
+        var left = plan
+            .Model.Controls.Where(c => model.Scope.Inputs.All(i => i.Id != c.Key))
+            .Select(c => c.Value.Name)
+            .ToArray();
+        return
+        [
+            check.DeclaredStart
+                ? "Starts with the guarded controls where the power-on check wants them, all others anywhere."
+                : "Starts with all controls anywhere, the transmitter just switched on, the craft without power.",
+            limits.TwoHands
+                ? "Tried: single movements, and pairs of controls that change within one frame."
+                : "Tried: single movements, in any order and from anywhere to anywhere.",
+            "Delays, presses and timers may end in any order.",
+            "A transmitter takes longer to start than the board waits for frames.",
+            left.Length == 0
+                ? "Every control makes a difference to it."
+                : $"Makes no difference to it: {string.Join(", ", left)}.",
+        ];
+    }
+}

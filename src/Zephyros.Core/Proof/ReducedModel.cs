@@ -1,0 +1,193 @@
+using System.Numerics;
+using System.Runtime.InteropServices;
+using Zephyros.Core.Board;
+using Zephyros.Core.Model.Running.Ranges;
+
+namespace Zephyros.Core.Proof;
+
+/// <summary>The model of a setup as far as it matters, over cells instead of values: what it remembers, and what the board reads, at
+/// every position of its inputs. Worked out when it is first asked for. Not safe for use by several threads.</summary>
+internal sealed class ReducedModel
+{
+    private readonly ProofScope scope;
+    private readonly RangeRun run;
+    private readonly int[] memoryStrides;
+    private readonly Dictionary<(int Memory, int Elapsing), OutcomeRow[]?[]> rows = [];
+    private readonly Dictionary<ulong, int> readingNumbers = [];
+    private readonly List<ulong> readings = [];
+    private readonly BoardAtom[] fixedAtoms;
+    private readonly (int Channel, BoardAtom[] Atoms)[] channels;
+
+    public ReducedModel(ProofScope scope)
+    {
+        this.scope = scope;
+        run = new RangeRun(scope.Plan.Model, scope.Relevant, scope.Parts);
+        Grid = new InputGrid(scope.Inputs.Select(i => i.Cells.Count));
+        memoryStrides = new int[scope.Parts.Count];
+        var size = 1L;
+        for (var i = 0; i < scope.Parts.Count; i++)
+        {
+            memoryStrides[i] = (int)size;
+            size = Math.Min(size * scope.Parts[i].Count, int.MaxValue);
+        }
+
+        Memories = (int)size;
+        var planned = scope.Plan.Model.Channels.Select((c, i) => (Number: c.Channel.Number.Value, Index: i)).ToArray();
+        channels =
+        [
+            .. from channel in planned
+            where channel.Number <= scope.Carried
+            let atoms = scope.Atoms.Where(a => a.Channel == channel.Number - 1).ToArray()
+            where atoms.Length > 0
+            select (channel.Index, atoms),
+        ];
+        // A channel that nothing feeds, or that does not get through, stands at its centre for ever.
+        fixedAtoms = [.. scope.Atoms.Where(a => channels.All(c => !c.Atoms.Contains(a)))];
+    }
+
+    public ProofScope Scope => scope;
+
+    public InputGrid Grid { get; }
+
+    /// <summary>How many states the memory has.</summary>
+    public int Memories { get; }
+
+    /// <summary>What the board can read, as far as it was worked out.</summary>
+    public IReadOnlyList<ulong> Readings => readings;
+
+    /// <summary>How many positions were run.</summary>
+    public long Runs { get; private set; }
+
+    /// <summary>The bytes that the tables take, about.</summary>
+    public long Bytes { get; private set; }
+
+    /// <summary>The number of what the board reads.</summary>
+    public int NumberOf(ulong reading)
+    {
+        if (!readingNumbers.TryGetValue(reading, out var number))
+        {
+            number = readings.Count;
+            readingNumbers.Add(reading, number);
+            readings.Add(reading);
+        }
+
+        return number;
+    }
+
+    /// <summary>What comes of running the model at the positions of a word.</summary>
+    /// <param name="memory">The number of the memory before; 0 is a transmitter that was just switched on.</param>
+    /// <param name="word">The word.</param>
+    /// <param name="elapsing">The part whose time comes to its end, or -1. Positions where it is not waiting have no outcome.</param>
+    public OutcomeRow[] Row(int memory, int word, int elapsing = -1)
+    {
+        ref var table = ref CollectionsMarshal.GetValueRefOrAddDefault(rows, (memory, elapsing), out _);
+        if (table is null)
+        {
+            table = new OutcomeRow[Grid.Words][];
+            Bytes += 8L * Grid.Words;
+        }
+
+        return table[word] ??= Work(memory, word, elapsing);
+    }
+
+    /// <summary>The state of each part of a memory.</summary>
+    public int Part(int memory, int part) => memory / memoryStrides[part] % scope.Parts[part].Count;
+
+    private OutcomeRow[] Work(int memory, int word, int elapsing)
+    {
+        var found = new Dictionary<ModelOutcome, ulong>();
+        run.Elapsing = elapsing;
+        for (var bits = Grid.Used; bits != 0; bits &= bits - 1)
+        {
+            var bit = BitOperations.TrailingZeroCount(bits);
+            var choices = new Choices();
+            do
+            {
+                Put(word, bit, memory);
+                run.Run(choices);
+                Runs++;
+                if (elapsing >= 0 && !run.Elapsed)
+                    continue;
+                var outcome = new ModelOutcome(MemoryNumber(), NumberOf(Read(choices)));
+                ref var positions = ref CollectionsMarshal.GetValueRefOrAddDefault(found, outcome, out _);
+                positions |= 1UL << bit;
+            } while (choices.Next());
+        }
+
+        Bytes += 24L * found.Count;
+        return [.. found.Select(f => new OutcomeRow(f.Key, f.Value))];
+    }
+
+    private void Put(int word, int bit, int memory)
+    {
+        scope.PutAnywhere(run);
+        run.TelemetryLost = false;
+        for (var i = 0; i < scope.Inputs.Count; i++)
+        {
+            var cell = Grid.Cell(i, word, bit);
+            if (scope.Registers[i] >= 0)
+                run.Put(scope.Registers[i], scope.Range(i, cell));
+            else
+                run.TelemetryLost = cell == 1;
+        }
+
+        for (var i = 0; i < scope.Parts.Count; i++)
+            run.Memory[i] = Part(memory, i);
+    }
+
+    private int MemoryNumber()
+    {
+        var number = 0;
+        for (var i = 0; i < scope.Parts.Count; i++)
+            number += run.Memory[i] * memoryStrides[i];
+        return number;
+    }
+
+    // What the board reads after a run; comparisons that stay open go every way in which they can go together.
+    private ulong Read(Choices choices)
+    {
+        var reading = StickLow() ? ProofScope.StickLowBit : 0;
+        foreach (var atom in fixedAtoms)
+            if (atom.Channel < scope.Plan.Wire.Channels && atom.Holds(scope.Receive(default).Value))
+                reading |= atom.Bit;
+        foreach (var (channel, atoms) in channels)
+        {
+            var received = scope.Receive(run.Sent(channel, withOverrides: true));
+            reading |= received.ExampleDecides ? BitsAt(atoms, received.Value) : OneOf(atoms, received, choices);
+        }
+
+        return reading;
+    }
+
+    private static ulong OneOf(BoardAtom[] atoms, ValueRange received, Choices choices)
+    {
+        var edges = atoms
+            .SelectMany(a => new[] { a.From, Math.BitIncrement(a.UpTo) })
+            .Where(e => e > received.Low && e <= received.High)
+            .Prepend(received.Low);
+        ulong[] ways = [.. edges.Select(e => BitsAt(atoms, e)).Distinct().Order()];
+        var way = 0;
+        while (way < ways.Length - 1 && choices.Take())
+            way++;
+        return ways[way];
+    }
+
+    private static ulong BitsAt(BoardAtom[] atoms, double value)
+    {
+        var bits = 0UL;
+        foreach (var atom in atoms)
+            if (atom.Holds(value))
+                bits |= atom.Bit;
+        return bits;
+    }
+
+    private bool StickLow()
+    {
+        if (
+            (scope.Bits & ProofScope.StickLowBit) == 0
+            || scope.Plan.Setup.Transmitter.StickOf(Hands.StickAxis.Throttle) is not { } stick
+        )
+            return false;
+        return run.At(scope.Plan.Model.IndexOf(stick)).High <= scope.StickLowLimit;
+    }
+}

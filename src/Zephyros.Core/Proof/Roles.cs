@@ -1,0 +1,33 @@
+namespace Zephyros.Core.Proof;
+
+/// <summary>What a moved control is to a promise.</summary>
+[Flags]
+public enum Roles
+{
+    /// <summary>Nothing particular.</summary>
+    None = 0,
+
+    /// <summary>It is the throttle stick.</summary>
+    ThrottleStick = 1,
+
+    /// <summary>It is another stick.</summary>
+    OtherStick = 2,
+
+    /// <summary>It is the control that is declared to arm.</summary>
+    Arms = 4,
+
+    /// <summary>It is a control that is declared to give the arming consent.</summary>
+    Consents = 8,
+
+    /// <summary>It is a control that is declared to cut the throttle.</summary>
+    Cuts = 16,
+
+    /// <summary>It is a switch that goes to its safe end.</summary>
+    ToSafeEnd = 32,
+
+    /// <summary>It is the movement that the promise names.</summary>
+    Named = 64,
+
+    /// <summary>It is no hand: a telemetry reading.</summary>
+    Telemetry = 128,
+}

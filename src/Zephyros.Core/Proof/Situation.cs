@@ -1,0 +1,21 @@
+using Zephyros.Core.Board;
+
+namespace Zephyros.Core.Proof;
+
+/// <summary>Everything in a state of the proof but the positions of the inputs and the model's memory.</summary>
+/// <param name="Board">The board.</param>
+/// <param name="Radio">Whether the transmitter reaches the receiver.</param>
+/// <param name="Linked">True when the receiver has had a frame by radio since it got power.</param>
+/// <param name="Held">The number of the reading that a receiver without radio goes on sending; 0 when there is none.</param>
+/// <param name="Lies">How the craft lies.</param>
+/// <param name="Usb">Whether the board is connected for configuration.</param>
+/// <param name="Monitor">What the promise remembers.</param>
+public readonly record struct Situation(
+    BoardState Board,
+    RadioState Radio,
+    bool Linked,
+    int Held,
+    Orientation Lies,
+    UsbState Usb,
+    int Monitor
+);

@@ -1,0 +1,251 @@
+using System.Runtime.InteropServices;
+using Zephyros.Core.Air;
+using Zephyros.Core.Board;
+using Zephyros.Core.Path;
+using Zephyros.Core.Units;
+
+namespace Zephyros.Core.Proof;
+
+/// <summary>The part of a state that is not position or memory, numbered as it is found: one step of receiver, board and promise for
+/// every move and reading. It calls the same automaton as the bench. Not safe for use by several threads.</summary>
+internal sealed class SituationSystem
+{
+    // A frame like the one before changes a board at most so many times.
+    private const int MostRepeats = 4;
+
+    private readonly SignalPlan plan;
+    private readonly ReducedModel model;
+    private readonly Watch watch;
+    private readonly Dictionary<Situation, int> numbers = [];
+    private readonly List<Situation> situations = [];
+    private readonly Dictionary<(int Situation, Happening Happening), StepTable> steps = [];
+    private readonly ulong presetBits;
+    private readonly ulong presetView;
+    private readonly ulong unlinkedView;
+
+    public SituationSystem(ReducedModel model, Watch watch)
+    {
+        (this.model, this.watch, plan) = (model, watch, model.Scope.Plan);
+        model.NumberOf(0);
+        foreach (var atom in model.Scope.Atoms)
+        {
+            var preset = Preset(atom.Channel);
+            if (preset is { } sent)
+            {
+                presetBits |= atom.Bit;
+                presetView |= atom.Holds(sent.Value) ? atom.Bit : 0;
+            }
+
+            unlinkedView |= atom.Holds((preset ?? Microseconds.Neutral).Value) ? atom.Bit : 0;
+        }
+    }
+
+    /// <summary>The situations found so far, by number.</summary>
+    public IReadOnlyList<Situation> Situations => situations;
+
+    /// <summary>The situation after the first move that breaks the promise; null while none does.</summary>
+    public Situation? AfterBreak { get; private set; }
+
+    /// <summary>The situation at the start: transmitter on, craft without power, level, no cable.</summary>
+    public int Start() =>
+        Number(new Situation(BoardState.Off, RadioState.Up, false, 0, Orientation.Level, UsbState.None, watch.Start));
+
+    /// <summary>Everything but movements of inputs and the time of the model that can happen in a situation.</summary>
+    public IEnumerable<Happening> Happenings(int number)
+    {
+        var now = situations[number];
+        foreach (var timer in Enum.GetValues<BoardTimer>())
+            if (
+                timer != BoardTimer.FramesMissing
+                && plan.Board.Duration(timer) is not null
+                && BoardMachine.Runs(plan.Board, now.Board, timer)
+            )
+                yield return new(MoveKind.BoardTime, (int)timer);
+        if (now.Radio == RadioState.Up)
+            yield return new(MoveKind.RadioLost);
+        if (now.Radio == RadioState.Lost)
+            yield return new(MoveKind.RadioBack);
+        yield return new(now.Board.Powered ? MoveKind.PowerOff : MoveKind.PowerOn);
+        if (now.Radio != RadioState.Off)
+            yield return new(MoveKind.TransmitterOff);
+        else if (!AwaitsFrames(now))
+            yield return new(MoveKind.TransmitterOn);
+        foreach (var lies in Orientations())
+            if (lies != now.Lies)
+                yield return new(MoveKind.Turn, (int)lies);
+        if (plan.Setup.Board.Guards.RefusesConnected)
+            foreach (var usb in Enum.GetValues<UsbState>())
+                if (usb != now.Usb)
+                    yield return new(MoveKind.Cable, (int)usb);
+    }
+
+    /// <summary>What follows when something happens in a situation, by the number of what the transmitter then makes the board read.</summary>
+    public StepTable Steps(int situation, Happening happening)
+    {
+        ref var table = ref CollectionsMarshal.GetValueRefOrAddDefault(steps, (situation, happening), out _);
+        return table ??= new StepTable(situation, happening);
+    }
+
+    /// <summary>The number of the situation after a step, or <see cref="Watch.Broken"/>.</summary>
+    /// <param name="table">Where it starts and what happens.</param>
+    /// <param name="reading">The number of what the transmitter now makes the board read; 0 while the transmitter is off.</param>
+    public int Next(StepTable table, int reading)
+    {
+        var known = table.After(reading);
+        if (known != StepTable.Unknown)
+            return known;
+        var after = Work(situations[table.Situation], table.Happening, reading);
+        table.Learn(reading, after);
+        return after;
+    }
+
+    // A transmitter takes longer to start than a board waits for frames; an assumption that each verdict names.
+    private static bool AwaitsFrames(Situation now) => now.Board is { Powered: true, Signal: BoardSignal.Grace };
+
+    private IEnumerable<Orientation> Orientations()
+    {
+        var limit = plan.Setup.Board.Guards.TiltLimit;
+        if (limit is null && plan.Board.SelfRightBits == 0)
+            yield break;
+        yield return Orientation.Level;
+        if (limit is { Value: < 90 })
+            yield return Orientation.Tilted;
+        yield return Orientation.UpsideDown;
+    }
+
+    private bool FramesArrive(in Situation now) =>
+        now.Board.Powered
+        && (
+            now.Radio == RadioState.Up
+            || plan.Setup.Air.OnLoss == ReceiverLoss.Preset
+            || (plan.Setup.Air.OnLoss == ReceiverLoss.Hold && now.Linked)
+        );
+
+    private int Work(Situation before, Happening happening, int reading)
+    {
+        var next = Happen(before, happening, reading);
+        var frames = FramesArrive(next);
+        var shown = next.Radio == RadioState.Up ? reading : next.Held;
+        var bits = model.Readings[shown];
+        if (frames)
+            next = next with { Board = See(next, new BoardView(bits)) };
+        else
+            // A dropout that is shorter than the board's time is a late frame; a loss is longer.
+            next = next with
+            {
+                Board = BoardMachine.Elapse(plan.Board, next.Board, BoardTimer.FramesMissing),
+            };
+        var change = new Change(
+            before,
+            happening.Kind,
+            happening.Roles,
+            next.Board,
+            next.Radio,
+            frames,
+            frames ? new BoardView(bits) : default,
+            (model.Readings[reading] & ProofScope.StickLowBit) != 0
+        );
+        var monitor = watch.Next(before.Monitor, change);
+        if (monitor != Watch.Broken)
+            return Number(next with { Monitor = monitor });
+        AfterBreak ??= next;
+        return Watch.Broken;
+    }
+
+    private Situation Happen(Situation now, Happening happening, int reading)
+    {
+        var board = now.Board;
+        switch (happening.Kind)
+        {
+            case MoveKind.BoardTime:
+                return now with { Board = BoardMachine.Elapse(plan.Board, board, (BoardTimer)happening.Value) };
+            case MoveKind.RadioLost:
+                return now with { Radio = RadioState.Lost, Held = HeldAfter(now, reading) };
+            case MoveKind.TransmitterOff:
+                return now with { Radio = RadioState.Off, Held = HeldAfter(now, reading) };
+            case MoveKind.RadioBack or MoveKind.TransmitterOn:
+                return now with { Radio = RadioState.Up, Held = 0, Linked = board.Powered };
+            case MoveKind.PowerOff:
+                return now with { Board = BoardState.Off, Held = 0, Linked = false };
+            case MoveKind.PowerOn:
+                var powered = now with
+                {
+                    Board = BoardMachine.PowerUp(plan.Board),
+                    Linked = now.Radio == RadioState.Up,
+                };
+                return powered with { Held = powered.Linked ? 0 : HeldAfter(powered, 0) };
+            case MoveKind.Turn:
+                return now with { Lies = (Orientation)happening.Value };
+            case MoveKind.Cable:
+                return now with { Usb = (UsbState)happening.Value };
+            default:
+                return now;
+        }
+    }
+
+    private BoardState See(in Situation now, BoardView view)
+    {
+        var around = Around(plan.Setup.Board, now.Lies, now.Usb);
+        var board = now.Board;
+        for (var i = 0; i < MostRepeats; i++)
+        {
+            var next = BoardMachine.Receive(plan.Board, board, view, around);
+            if (next == board)
+                break;
+            board = next;
+        }
+
+        return board;
+    }
+
+    /// <summary>What the board knows of the world in a situation.</summary>
+    public static Surroundings Around(FlightBoard board, Orientation lies, UsbState usb) =>
+        new(
+            new Degrees(
+                lies switch
+                {
+                    Orientation.Level => 0,
+                    Orientation.Tilted => Math.Min(90, board.Guards.TiltLimit!.Value.Value + 1),
+                    _ => 180,
+                }
+            ),
+            usb != UsbState.None,
+            usb == UsbState.Unlocked
+        );
+
+    // What a receiver goes on sending once the radio is gone.
+    private int HeldAfter(in Situation now, int reading)
+    {
+        if (!now.Board.Powered || plan.Setup.Air.OnLoss == ReceiverLoss.Silent)
+            return 0;
+        if (now.Radio != RadioState.Up && now.Linked)
+            return now.Held;
+        if (plan.Setup.Air.OnLoss == ReceiverLoss.Hold)
+            return now.Linked ? model.NumberOf(model.Readings[reading] & ~ProofScope.StickLowBit) : 0;
+        var bits = now.Linked ? (model.Readings[reading] & ~presetBits) | presetView : unlinkedView;
+        return model.NumberOf(bits & ~ProofScope.StickLowBit);
+    }
+
+    private Microseconds? Preset(int channel) =>
+        plan.Setup.Air.OnLoss == ReceiverLoss.Preset
+        && plan.Setup.Air.Presets.TryGetValue(
+            (channel + 1).ToString(System.Globalization.CultureInfo.InvariantCulture),
+            out var preset
+        )
+            ? Wire.Packed16.Packed16Format.ToMicroseconds(
+                Wire.Packed16.Packed16Format.ToCount(preset, plan.Setup.Wire.Rounding)
+            )
+            : null;
+
+    private int Number(Situation situation)
+    {
+        if (!numbers.TryGetValue(situation, out var number))
+        {
+            number = situations.Count;
+            numbers.Add(situation, number);
+            situations.Add(situation);
+        }
+
+        return number;
+    }
+}

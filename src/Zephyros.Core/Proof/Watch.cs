@@ -1,0 +1,24 @@
+namespace Zephyros.Core.Proof;
+
+/// <summary>Looks at every transition for a promise. What it remembers is a small number that is part of the state, so that the
+/// proof is exhaustive over it as well.</summary>
+public abstract class Watch
+{
+    /// <summary>What <see cref="Next"/> gives when the promise is broken.</summary>
+    public const int Broken = -1;
+
+    /// <summary>True once the promise's premise has come about somewhere; without it the promise says nothing.</summary>
+    public bool PremiseReached { get; protected set; }
+
+    /// <summary>What is remembered at the start.</summary>
+    public virtual int Start => 0;
+
+    /// <summary>Looks at a transition. The same arguments always give the same answer.</summary>
+    /// <param name="monitor">What was remembered before it.</param>
+    /// <param name="change">The transition.</param>
+    /// <returns>What is remembered after it, 0 or more, or <see cref="Broken"/>.</returns>
+    public abstract int Next(int monitor, in Change change);
+
+    /// <summary>True when a movement of a hand may be tried; a promise about switching on looks at no movement.</summary>
+    public virtual bool HandsMove => true;
+}
