@@ -20,6 +20,7 @@ public sealed partial class DependencyRuleTests
         "Path",
         "Findings",
         "Bench",
+        "Proof",
     ];
 
     [Fact]

@@ -54,6 +54,12 @@ public sealed class BenchRun
     /// <summary>True while the radio link is up.</summary>
     public bool Link { get; private set; } = true;
 
+    /// <summary>True while the transmitter is switched on.</summary>
+    public bool TransmitterOn { get; private set; } = true;
+
+    /// <summary>True while nothing holds telemetry back on its way; it arrives when the link is up and the craft has power as well.</summary>
+    public bool Telemetry { get; private set; } = true;
+
     /// <summary>True while the craft's battery is connected.</summary>
     public bool Power => board.Powered;
 
@@ -123,6 +129,33 @@ public sealed class BenchRun
         RunModel();
     }
 
+    /// <summary>Switches the transmitter on or off. Switched on, it remembers nothing of what was before.</summary>
+    public void SetTransmitter(bool on)
+    {
+        if (TransmitterOn == on)
+            return;
+        TransmitterOn = on;
+        if (on)
+        {
+            var before = values;
+            values = plan.CreateValues();
+            before.Hands.CopyTo(values.Hands, 0);
+            before.Readings.CopyTo(values.Readings, 0);
+            lastModel = now;
+        }
+
+        AlignNextFrame();
+        RunModel();
+        Say(on ? "Transmitter on" : "Transmitter off");
+    }
+
+    /// <summary>Holds telemetry back on its way, or lets it through.</summary>
+    public void SetTelemetry(bool arrives)
+    {
+        Telemetry = arrives;
+        RunModel();
+    }
+
     /// <summary>Connects the craft's battery or takes it off.</summary>
     public void SetPower(bool on)
     {
@@ -153,7 +186,7 @@ public sealed class BenchRun
         {
             var frame = Sends ? nextFrame : TimeSpan.MaxValue;
             var (timer, loss) = clock.Next;
-            var model = values.Memory.Restless ? lastModel + ModelPeriod : TimeSpan.MaxValue;
+            var model = values.Memory.Restless && TransmitterOn ? lastModel + ModelPeriod : TimeSpan.MaxValue;
             // A frame that comes at the very moment of a loss is in time, and it carries what the model has just worked out.
             var due = frame <= loss ? frame : loss;
             due = model <= due ? model : due;
@@ -240,8 +273,9 @@ public sealed class BenchRun
     // Works out the model at this moment; everything that it shows is another picture.
     private void RunModel()
     {
-        values.TelemetryLost = !Link || !Power;
-        plan.Evaluate(values, now - lastModel);
+        values.TelemetryLost = !Link || !Power || !Telemetry;
+        if (TransmitterOn)
+            plan.Evaluate(values, now - lastModel);
         lastModel = now;
         Sequence++;
     }
@@ -275,11 +309,11 @@ public sealed class BenchRun
     private void SendFrame()
     {
         nextFrame = now + plan.Setup.Wire.FramePeriod.ToTimeSpan();
-        if (Link)
+        if (Radio)
             values.Counts.CopyTo(output, 0);
         else
             Substitute();
-        linked |= Link;
+        linked |= Radio;
         var frame = default(Packed16Frame);
         for (var i = 0; i < Packed16Format.Channels; i++)
             frame[i] = (ushort)output[i];
@@ -311,11 +345,14 @@ public sealed class BenchRun
         Become(BoardMachine.Receive(plan.Board, board, reading.View, surroundings));
     }
 
+    // Something arrives by radio.
+    private bool Radio => Link && TransmitterOn;
+
     // The receiver sends: by radio, or by its own lights once the link is gone.
     private bool Sends =>
         Power
         && (
-            Link
+            Radio
             || plan.Setup.Air.OnLoss == ReceiverLoss.Preset
             || (plan.Setup.Air.OnLoss == ReceiverLoss.Hold && linked)
         );

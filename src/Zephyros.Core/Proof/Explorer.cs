@@ -65,7 +65,7 @@ internal sealed class Explorer
             {
                 cancellation.ThrowIfCancellationRequested();
                 Follow(set);
-                if (broken is not null)
+                if (broken is not null && !limits.LookPast)
                     return End(ExplorationEnding.Broken);
                 if (limits.UntilReached && watch.PremiseReached)
                     return End(ExplorationEnding.Exhausted);
@@ -76,6 +76,13 @@ internal sealed class Explorer
 
         return End(ExplorationEnding.Exhausted);
     }
+
+    /// <summary>True when a state was found; its position is given as word and bit.</summary>
+    public bool Found(ProofState state) =>
+        seen.TryGetValue((state.Memory, state.Situation), out var words) && (words[state.Word] >> state.Bit & 1) != 0;
+
+    /// <summary>The movements, those alike to the promise together.</summary>
+    public IReadOnlyList<(Roles Roles, (int Input, int Cell)[][] Moves)> Groups => groups;
 
     /// <summary>How many states there may be at most, as far as situations were found.</summary>
     public double Estimate => grid.Positions * model.Memories * Math.Max(1, system.Situations.Count);
@@ -202,11 +209,11 @@ internal sealed class Explorer
 
     private void Reach(StateSet set, ProofMove? move, StepTable table, int word, ulong bits, ModelOutcome outcome)
     {
-        if (bits == 0 || broken is not null)
+        if (bits == 0 || (broken is not null && !limits.LookPast))
             return;
         var next = system.Next(table, outcome.Reading);
         if (next == Watch.Broken)
-            broken = (set, move, table.Happening.Roles, word, bits, outcome);
+            broken ??= (set, move, table.Happening.Roles, word, bits, outcome);
         else
             Add(outcome.Memory, next, word, bits);
     }

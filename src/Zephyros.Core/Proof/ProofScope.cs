@@ -24,6 +24,7 @@ internal sealed class ProofScope
     private readonly Dictionary<int, ulong> sources = [];
     private readonly List<ProofInput> inputs = [];
     private readonly List<int> registers = [];
+    private readonly List<StepInput> elsewhere = [];
     private readonly List<(int Register, ValueRange Range)> anywhere = [];
 
     public ProofScope(SignalPlan plan, ulong bits)
@@ -60,6 +61,9 @@ internal sealed class ProofScope
 
     /// <summary>What can be moved and makes a difference.</summary>
     public IReadOnlyList<ProofInput> Inputs => inputs;
+
+    /// <summary>What makes a difference only together with other inputs, and stands anywhere all the time.</summary>
+    public IReadOnlyList<StepInput> Elsewhere => elsewhere;
 
     /// <summary>The register of each input; -1 for telemetry as such.</summary>
     public IReadOnlyList<int> Registers => registers;
@@ -101,12 +105,13 @@ internal sealed class ProofScope
         return new ValueRange(Through(sent.Value), Through(sent.Low), Through(sent.High), sent.Sources);
     }
 
-    /// <summary>The highest value of the throttle stick, in percent, that counts as low by itself: what the board would take for low
-    /// if the stick came through straight, and at least -98 %.</summary>
+    /// <summary>The highest value of the throttle stick, in percent, that a hand takes for low: up to where, coming through straight, it
+    /// would make thrust that is felt; and at least -98 %.</summary>
     public double StickLowLimit =>
         Math.Max(
             LowestLimit,
-            (Plan.Setup.Board.ThrottleLow.Value - Microseconds.Neutral.Value) / Plan.Model.MicrosecondsPerPercent
+            (Plan.Setup.Board.ThrottleLow.Value + BoardPlan.NoticeableThrust.Value - Microseconds.Neutral.Value)
+                / Plan.Model.MicrosecondsPerPercent
         );
 
     private HashSet<ModelNode> Cone()
@@ -201,6 +206,10 @@ internal sealed class ProofScope
     // What cannot be told apart is no input; it stays anywhere.
     private void Add(ProofInput input, int register)
     {
+        if (input.Cells is [var only])
+            elsewhere.Add(
+                new StepInput(input.Kind, input.Id, only.Example, only.ExampleStretch.From, only.ExampleStretch.UpTo)
+            );
         if (input.Cells.Count < 2)
             return;
         inputs.Add(input);

@@ -10,22 +10,16 @@ namespace Zephyros.Core.Proof;
 /// <summary>Puts the moves and states of a proof into plain sentences.</summary>
 internal sealed class ProofWords(ProofScope scope)
 {
-    /// <summary>Where all inputs that matter stand at the start.</summary>
-    public string Start(InputGrid grid, ProofState state)
-    {
-        var places = scope.Inputs.Select(
-            (input, i) => $"{input.Name} {Place(input, grid.Cell(i, state.Word, state.Bit))}"
-        );
-        return scope.Inputs.Count == 0
-            ? "The transmitter is on, the craft has no power."
-            : $"The transmitter is on, the craft has no power; {string.Join(", ", places)}.";
-    }
-
-    /// <summary>A move as a sentence.</summary>
-    public string Of(ProofMove move) =>
-        move.Kind switch
+    /// <summary>A step as a sentence.</summary>
+    /// <param name="move">The move; null for the start.</param>
+    /// <param name="inputs">Where each moved input goes; at the start where each input stands.</param>
+    public string Of(ProofMove? move, IReadOnlyList<StepInput> inputs) =>
+        move?.Kind switch
         {
-            MoveKind.Input => string.Join(" and at once: ", move.Moved.Select(m => Movement(m.Input, m.Cell))) + ".",
+            null when inputs.Count == 0 => "The transmitter is on, the craft has no power.",
+            null =>
+                $"The transmitter is on, the craft has no power; {string.Join(", ", inputs.Select(i => $"{Name(i)} {Place(i)}"))}.",
+            MoveKind.Input => string.Join(" and at once: ", inputs.Select(Movement)) + ".",
             MoveKind.ModelTime => $"Wait until {Waiting(scope.Parts[move.Value])}.",
             MoveKind.BoardTime => Timer((BoardTimer)move.Value),
             MoveKind.RadioLost => $"The radio link is lost, for longer than {scope.Plan.Setup.Board.SignalTimeout}.",
@@ -98,37 +92,41 @@ internal sealed class ProofWords(ProofScope scope)
 
     private static readonly TimeSpan PressPulse = Model.Logic.PressTest.PulseLength.ToTimeSpan();
 
-    private string Movement(int input, int cell)
-    {
-        var made = scope.Inputs[input];
-        return made.Kind switch
+    private string Name(StepInput input) =>
+        input.Kind switch
         {
-            InputKind.Telemetry => cell == 1 ? "Telemetry is lost" : "Telemetry is back",
-            InputKind.Sensor => $"{made.Name} reads {Place(made, cell)}",
-            _ => Hand(made, cell),
+            InputKind.Telemetry => "Telemetry",
+            InputKind.Sensor => scope.Plan.Setup.Model.Sensors[input.Id].Label,
+            _ => scope.Plan.Setup.Transmitter.Controls[input.Id].Name,
         };
-    }
 
-    private string Hand(ProofInput input, int cell) =>
+    private string Movement(StepInput input) =>
+        input.Kind switch
+        {
+            InputKind.Telemetry => input.Setting == 1 ? "Telemetry is lost" : "Telemetry is back",
+            InputKind.Sensor => $"{Name(input)} reads {Place(input)}",
+            _ => Hand(input),
+        };
+
+    private string Hand(StepInput input) =>
         scope.Plan.Setup.Transmitter.Controls[input.Id] switch
         {
-            ButtonControl => cell == 1 ? $"Press {input.Name} and hold it" : $"Let {input.Name} go",
-            SwitchControl => $"Put {input.Name} to {Place(input, cell)}",
-            _ => $"Move {input.Name} to {Place(input, cell)}",
+            ButtonControl => input.Setting == 1 ? $"Press {Name(input)} and hold it" : $"Let {Name(input)} go",
+            SwitchControl => $"Put {Name(input)} to {Place(input)}",
+            _ => $"Move {Name(input)} to {Place(input)}",
         };
 
-    private string Place(ProofInput input, int cell)
+    private string Place(StepInput input)
     {
-        var example = input.Cells[cell].Example;
         if (input.Kind == InputKind.Telemetry)
-            return cell == 1 ? "lost" : "arrives";
+            return input.Setting == 1 ? "lost" : "arrives";
         if (input.Kind == InputKind.Sensor)
-            return scope.Plan.Setup.Model.Sensors[input.Id].Words(new Reading(Math.Round(example, 3)));
+            return scope.Plan.Setup.Model.Sensors[input.Id].Words(new Reading(Math.Round(input.Setting, 3)));
         return scope.Plan.Setup.Transmitter.Controls[input.Id] switch
         {
-            SwitchControl made => made.PositionName((int)example),
-            ButtonControl => cell == 1 ? "held" : "released",
-            _ => $"{Figures.Signed(example)} %",
+            SwitchControl made => made.PositionName((int)input.Setting),
+            ButtonControl => input.Setting == 1 ? "held" : "released",
+            _ => $"{Figures.Signed(input.Setting)} %",
         };
     }
 

@@ -10,7 +10,7 @@ public sealed class Prover(SignalPlan plan, ProofLimits limits)
 
     private readonly Dictionary<ulong, ReducedModel> models = [];
 
-    /// <summary>Explores what a promise asks for. A sequence that breaks it was not played on the bench yet.</summary>
+    /// <summary>Explores what a promise asks for. A sequence that breaks it is played on the bench before it counts.</summary>
     /// <param name="promise">The promise.</param>
     /// <param name="progress">Is told how far it has come, or null.</param>
     /// <param name="cancellation">Ends it; the verdict is then "not proven".</param>
@@ -85,7 +85,7 @@ public sealed class Prover(SignalPlan plan, ProofLimits limits)
     {
         var grid = model.Grid;
         var starts = new ulong[grid.Words];
-        var wanted = declared ? WantedCells(model) : [];
+        var wanted = WantedCells(model, declared);
         for (var word = 0; word < grid.Words; word++)
         for (var bit = 0; bit < 64; bit++)
             if ((grid.Used >> bit & 1) != 0 && wanted.All(w => grid.Cell(w.Input, word, bit) == w.Cell))
@@ -93,9 +93,12 @@ public sealed class Prover(SignalPlan plan, ProofLimits limits)
         return starts;
     }
 
-    private List<(int Input, int Cell)> WantedCells(ReducedModel model)
+    /// <summary>Where the guarded controls start; empty when all start anywhere.</summary>
+    internal IReadOnlyList<(int Input, int Cell)> WantedCells(ReducedModel model, bool declared)
     {
         var cells = new List<(int Input, int Cell)>();
+        if (!declared)
+            return cells;
         foreach (var item in PowerOnCheck.Of(plan).Where(i => i.Warns))
         {
             var index = model.Scope.Inputs.ToList().FindIndex(i => i.Kind == InputKind.Control && i.Id == item.Control);
@@ -151,10 +154,7 @@ public sealed class Prover(SignalPlan plan, ProofLimits limits)
         switch (found.Ending)
         {
             case ExplorationEnding.Broken:
-                return new PromiseVerdict(VerdictKind.Broken, $"{found.Path.Count - 1} moves break it; no fewer do.")
-                {
-                    Path = Steps(explorer, model, found),
-                };
+                return Played(new PathWriter(explorer, model, found));
             case ExplorationEnding.OverLimit:
                 return new PromiseVerdict(
                     VerdictKind.NotProven,
@@ -174,41 +174,23 @@ public sealed class Prover(SignalPlan plan, ProofLimits limits)
         }
     }
 
-    private static List<PathStep> Steps(Explorer explorer, ReducedModel model, Exploration found)
+    private static PromiseVerdict Played(PathWriter writer)
     {
-        var words = new ProofWords(model.Scope);
-        var steps = new List<PathStep>();
-        for (var i = 0; i < found.Path.Count; i++)
-        {
-            var (move, state) = found.Path[i];
-            var situation =
-                state.Situation == Watch.Broken
-                    ? explorer.System.AfterBreak!.Value
-                    : explorer.System.Situations[state.Situation];
-            var sentence = move is null ? words.Start(model.Grid, state) : words.Of(move);
-            var inputs = move is null
-                ? model.Scope.Inputs.Select((_, n) => (Input: n, Cell: model.Grid.Cell(n, state.Word, state.Bit)))
-                : move.Moved;
-            steps.Add(
-                new PathStep(
-                    move?.Kind,
-                    sentence,
-                    [.. inputs.Select(m => StepInput(model.Scope.Inputs[m.Input], m.Cell))],
-                    move?.Value ?? 0,
-                    situation,
-                    ProofWords.Outcome(situation)
-                )
-                {
-                    Wait = move is null ? TimeSpan.Zero : words.Wait(move, found.Path[i - 1].State.Memory, model),
-                }
+        var (path, confirmed) = writer.Play();
+        var moves = path.Count - 1;
+        var verdict = confirmed
+            ? new PromiseVerdict(
+                VerdictKind.Broken,
+                moves == 1
+                    ? "One move breaks it, played on the simulated bench."
+                    : $"{moves} moves break it and no fewer do, played on the simulated bench."
+            )
+            : new PromiseVerdict(
+                VerdictKind.NotProven,
+                $"{moves} moves may break it, but on the simulated bench it did not come out so."
             );
-        }
-
-        return steps;
+        return verdict with { Path = path };
     }
-
-    private static StepInput StepInput(ProofInput input, int cell) =>
-        new(input.Kind, input.Id, input.Cells[cell].Example);
 
     private string[] Assumptions(PromiseCheck check, ReducedModel model)
     {

@@ -90,6 +90,13 @@ internal sealed class ReducedModel
         return table[word] ??= Work(memory, word, elapsing);
     }
 
+    /// <summary>The tables that were worked out: by the memory before and the part whose time comes to its end, the rows of each word.</summary>
+    public IEnumerable<((int Memory, int Elapsing) Key, OutcomeRow[]?[] Words)> Tables =>
+        rows.Select(r => (r.Key, r.Value));
+
+    /// <summary>The number of a memory whose parts are in given states.</summary>
+    public int MemoryOf(IReadOnlyList<int> states) => states.Select((s, i) => s * memoryStrides[i]).Sum();
+
     /// <summary>The state of each part of a memory.</summary>
     public int Part(int memory, int part) => memory / memoryStrides[part] % scope.Parts[part].Count;
 
@@ -108,7 +115,7 @@ internal sealed class ReducedModel
                 Runs++;
                 if (elapsing >= 0 && !run.Elapsed)
                     continue;
-                var outcome = new ModelOutcome(MemoryNumber(), NumberOf(Read(choices)));
+                var outcome = new ModelOutcome(MemoryOf(run.Memory), NumberOf(Read(choices)));
                 ref var positions = ref CollectionsMarshal.GetValueRefOrAddDefault(found, outcome, out _);
                 positions |= 1UL << bit;
             } while (choices.Next());
@@ -133,14 +140,6 @@ internal sealed class ReducedModel
 
         for (var i = 0; i < scope.Parts.Count; i++)
             run.Memory[i] = Part(memory, i);
-    }
-
-    private int MemoryNumber()
-    {
-        var number = 0;
-        for (var i = 0; i < scope.Parts.Count; i++)
-            number += run.Memory[i] * memoryStrides[i];
-        return number;
     }
 
     // What the board reads after a run; comparisons that stay open go every way in which they can go together.

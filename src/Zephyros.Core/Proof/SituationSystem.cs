@@ -40,6 +40,12 @@ internal sealed class SituationSystem
         }
     }
 
+    /// <summary>What was worked out so far.</summary>
+    public IEnumerable<StepTable> Tables => steps.Values;
+
+    /// <summary>The number of a situation, or -1 when it was not found.</summary>
+    public int NumberOf(Situation situation) => numbers.GetValueOrDefault(situation, -1);
+
     /// <summary>The situations found so far, by number.</summary>
     public IReadOnlyList<Situation> Situations => situations;
 

@@ -21,7 +21,7 @@ public sealed class NoLeap : Promise
 
     /// <inheritdoc />
     public override IEnumerable<PromiseCheck> Checks(SignalPlan plan) =>
-        [new(plan.Board.MotorBits | ProofScope.StickLowBit, () => new Watcher())];
+        [new(plan.Board.MotorBits | BoardView.WellUpBit | ProofScope.StickLowBit, () => new Watcher())];
 
     private sealed class Watcher : Watch
     {
@@ -40,7 +40,9 @@ public sealed class NoLeap : Promise
                 return next;
             PremiseReached = true;
             var leaps = change.Kind == MoveKind.Input && change.Before.Board.Motors == MotorLevel.Off;
-            return leaps || next == NotYetLow ? Broken : next;
+            // Right at the threshold a limiter may lift a throttle over it; a hand feels more than that.
+            var felt = change.View.Has(BoardView.WellUpBit) || !change.View.Has(BoardView.ThrustBit);
+            return leaps || (felt && next == NotYetLow) ? Broken : next;
         }
     }
 }

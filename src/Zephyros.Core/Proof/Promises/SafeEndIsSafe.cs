@@ -1,3 +1,4 @@
+using Zephyros.Core.Board;
 using Zephyros.Core.Path;
 
 namespace Zephyros.Core.Proof.Promises;
@@ -21,14 +22,19 @@ public sealed class SafeEndIsSafe : Promise
 
     /// <inheritdoc />
     public override IEnumerable<PromiseCheck> Checks(SignalPlan plan) =>
-        [new(plan.Board.MotorBits, () => new Watcher()) { LooksAt = Roles.ToSafeEnd }];
+        [new(plan.Board.MotorBits | BoardView.WellUpBit, () => new Watcher()) { LooksAt = Roles.ToSafeEnd }];
 
     private sealed class Watcher : Watch
     {
         public override int Next(int monitor, in Change change)
         {
             PremiseReached |= change.Board.Armed;
-            return change.By(Roles.ToSafeEnd) && change.Board.Motors > change.Before.Board.Motors ? Broken : 0;
+            // Right at the threshold a limiter may lift a throttle over it; a hand feels more than that.
+            var felt =
+                change.Board.Motors != MotorLevel.Thrust
+                || change.View.Has(BoardView.WellUpBit)
+                || !change.View.Has(BoardView.ThrustBit);
+            return change.By(Roles.ToSafeEnd) && felt && change.Board.Motors > change.Before.Board.Motors ? Broken : 0;
         }
     }
 }

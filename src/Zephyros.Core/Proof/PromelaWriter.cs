@@ -1,0 +1,281 @@
+using System.Globalization;
+using System.Text;
+
+namespace Zephyros.Core.Proof;
+
+/// <summary>Puts one explored system into Promela text.</summary>
+internal sealed class PromelaWriter(
+    Promise promise,
+    PromiseCheck check,
+    ReducedModel model,
+    Explorer explorer,
+    IReadOnlyList<(int Input, int Cell)> wanted
+)
+{
+    private const int BitsOfWord = 64;
+    private const int Piece = 4000;
+
+    private readonly StringBuilder text = new();
+    private readonly List<Happening> happenings = [];
+    private int most = 1;
+
+    public string Text()
+    {
+        Heading();
+        Rows();
+        Steps();
+        Line("c_decl {");
+        Functions();
+        Line("}");
+        Moves();
+        return text.ToString();
+    }
+
+    private void Line(string line) => text.Append(line).Append('\n');
+
+    // A list of numbers, read through a function of that name. The checker takes only so much text in one block.
+    private void Numbers(string name, IEnumerable<int> numbers)
+    {
+        var pieces = 0;
+        foreach (var piece in numbers.DefaultIfEmpty(0).Chunk(Piece))
+        {
+            Line("c_decl {");
+            Line($"static const int {name}_{pieces++}[] = {{");
+            foreach (var line in piece.Chunk(24))
+                Line("  " + string.Join(", ", line.Select(n => n.ToString(CultureInfo.InvariantCulture))) + ",");
+            Line("};");
+            Line("}");
+        }
+
+        Line("c_decl {");
+        Line(
+            $"static const int *const {name}_pieces[] = {{ {string.Join(", ", Enumerable.Range(0, pieces).Select(i => $"{name}_{i}"))} }};"
+        );
+        Line($"static int {name}(int i) {{ return {name}_pieces[i / {Piece}][i % {Piece}]; }}");
+        Line("}");
+    }
+
+    private void Heading()
+    {
+        Line($"/* {promise.Code}: {promise.Title}");
+        if (check.About.Length > 0)
+            Line($"   {check.About}");
+        Line("   A simulated setup, reduced to what can make a difference. Inputs and their cells:");
+        for (var i = 0; i < model.Scope.Inputs.Count; i++)
+        {
+            var input = model.Scope.Inputs[i];
+            var cells = input.Cells.Select(
+                (c, n) =>
+                    $"{n} = {string.Join(" or ", c.Stretches.Select(s => s.From == s.UpTo ? Figure(s.From) : $"{Figure(s.From)}..{Figure(s.UpTo)}"))}"
+            );
+            Line($"   in{i}: {Plain(input.Name)}: {string.Join("; ", cells)}");
+        }
+
+        Line("   mem: what the model remembers; sit: receiver, board, surroundings and what the promise remembers.");
+        Line(
+            "   Check it with: spin -o2 -o3 -a file.pml && gcc -O2 -DSAFETY -DNOREDUCE -DBFS -o pan pan.c && ./pan -E"
+        );
+        Line("*/");
+    }
+
+    private static string Figure(double value) => value.ToString("0.###", CultureInfo.InvariantCulture);
+
+    // A name must not end the comment that it stands in.
+    private static string Plain(string name) => name.Replace("*/", "* /", StringComparison.Ordinal).Replace('\n', ' ');
+
+    // For every memory, and every part whose time may come to its end: the outcomes at each position.
+    private void Rows()
+    {
+        var tables = model.Tables.OrderBy(t => t.Key).ToArray();
+        var outcomes = new List<ModelOutcome>();
+        var numbers = new Dictionary<ModelOutcome, int>();
+        var first = new List<int>();
+        var list = new List<int>();
+        var places = model.Grid.Words * BitsOfWord;
+        foreach (var (_, words) in tables)
+        {
+            for (var place = 0; place < places; place++)
+            {
+                first.Add(list.Count);
+                foreach (var row in words[place / BitsOfWord] ?? [])
+                    if ((row.Positions >> (place % BitsOfWord) & 1) != 0)
+                    {
+                        if (!numbers.TryGetValue(row.Outcome, out var number))
+                        {
+                            numbers.Add(row.Outcome, number = outcomes.Count);
+                            outcomes.Add(row.Outcome);
+                        }
+
+                        list.Add(number);
+                    }
+
+                most = Math.Max(most, list.Count - first[^1]);
+            }
+        }
+
+        first.Add(list.Count);
+        var parts = model.Scope.Parts.Count;
+        var which = new int[(parts + 1) * model.Memories];
+        Array.Fill(which, -1);
+        for (var t = 0; t < tables.Length; t++)
+            which[((tables[t].Key.Elapsing + 1) * model.Memories) + tables[t].Key.Memory] = t;
+        Line(
+            $"c_decl {{ enum {{ MEMORIES = {model.Memories}, PLACES = {places}, READINGS = {model.Readings.Count} }}; }}"
+        );
+        Numbers("table", which);
+        Numbers("first", first);
+        Numbers("list", list);
+        Numbers("out_mem", outcomes.Select(o => o.Memory));
+        Numbers("out_read", outcomes.Select(o => o.Reading));
+    }
+
+    // For every happening and situation: the situation after it by reading; -1 broken, -2 never asked.
+    private void Steps()
+    {
+        var system = explorer.System;
+        var count = system.Situations.Count;
+        var places = new Dictionary<Happening, int>();
+        var starts = new List<int>();
+        var after = new List<int>();
+        foreach (
+            var table in system
+                .Tables.OrderBy(t => t.Happening.Kind)
+                .ThenBy(t => t.Happening.Value)
+                .ThenBy(t => (int)t.Happening.Roles)
+                .ThenBy(t => t.Situation)
+        )
+        {
+            if (!places.TryGetValue(table.Happening, out var place))
+            {
+                places.Add(table.Happening, place = happenings.Count);
+                happenings.Add(table.Happening);
+                starts.AddRange(Enumerable.Repeat(-1, count));
+            }
+
+            starts[(place * count) + table.Situation] = after.Count;
+            for (var reading = 0; reading < model.Readings.Count; reading++)
+                after.Add(table.After(reading) is StepTable.Unknown ? -2 : table.After(reading));
+        }
+
+        Line($"c_decl {{ enum {{ SITUATIONS = {count} }}; }}");
+        Numbers("start", starts);
+        Numbers("after", after);
+        Numbers("off", system.Situations.Select(s => s.Radio == RadioState.Off ? 1 : 0));
+    }
+
+    private void Functions()
+    {
+        var inputs = model.Scope.Inputs.Count;
+        Line($"static int in[{Math.Max(1, inputs)}];");
+        var names = Enumerable.Range(0, Math.Max(1, inputs)).ToArray();
+        Line(
+            $"static int load({string.Join(", ", names.Select(i => $"int v{i}"))}) {{ {string.Concat(names.Select(i => $"in[{i}] = v{i}; "))}return 1; }}"
+        );
+        Line(
+            "static int place(void) { return 0"
+                + string.Concat(Enumerable.Range(0, inputs).Select(i => $" + in[{i}] * {Stride(i)}"))
+                + "; }"
+        );
+        Line("static int outcome(int elapsing, int mem, int k) {");
+        Line("  int t = table((elapsing + 1) * MEMORIES + mem), p;");
+        Line("  if (t < 0) return -1;");
+        Line("  p = t * PLACES + place();");
+        Line("  return first(p) + k < first(p + 1) ? list(first(p) + k) : -1;");
+        Line("}");
+        Line("static int next_mem, next_sit;");
+        Line("static int step(int h, int elapsing, int mem, int sit, int k, int on, int forgets) {");
+        Line("  int s = start(h * SITUATIONS + sit), o;");
+        Line("  if (s < 0) return 0;");
+        Line("  if (!on) { next_mem = 0; next_sit = after(s); return k == 0; }");
+        Line("  o = outcome(elapsing, mem, k);");
+        Line("  if (o < 0) return 0;");
+        Line("  next_mem = forgets ? 0 : out_mem(o); next_sit = after(s + out_read(o)); return 1;");
+        Line("}");
+    }
+
+    private int Stride(int input)
+    {
+        var (word, bit) = model.Grid.With(input, 1, 0, 0);
+        return (word * BitsOfWord) + bit;
+    }
+
+    private void Moves()
+    {
+        var inputs = model.Scope.Inputs;
+        for (var i = 0; i < inputs.Count; i++)
+            Line($"byte in{i};");
+        Line("int mem; int sit;");
+        Line("active proctype setup() {");
+        for (var i = 0; i < inputs.Count; i++)
+        {
+            var cells = wanted.Where(w => w.Input == i).Select(w => w.Cell).DefaultIfEmpty(-1).First();
+            var choices = Enumerable.Range(0, inputs[i].Cells.Count).Where(c => cells < 0 || c == cells);
+            Line("  if " + string.Join(" ", choices.Select(c => $":: in{i} = {c}")) + " fi;");
+        }
+
+        Line("  if");
+        var load = Load(-1, 0);
+        for (var k = 0; k < most; k++)
+            Line(
+                $"  :: d_step {{ c_expr {{ ({load} && outcome(-1, 0, {k}) >= 0) }} -> c_code {{ {load}; now.mem = out_mem(outcome(-1, 0, {k})); now.sit = 0; }} }}"
+            );
+        Line("  fi;");
+        Line("  do");
+        foreach (var (roles, moves) in explorer.Groups)
+        {
+            var h = happenings.IndexOf(new Happening(MoveKind.Input, Roles: roles));
+            if (h < 0)
+                continue;
+            foreach (var move in moves)
+                for (var k = 0; k < most; k++)
+                    Movement(h, move[0].Input, move[0].Cell, k);
+        }
+
+        for (var h = 0; h < happenings.Count; h++)
+            if (happenings[h].Kind != MoveKind.Input)
+                Other(h);
+        Line("  od");
+        Line("}");
+    }
+
+    // Puts all inputs where they stand, one of them in a cell of its own; an expression that is always true.
+    private string Load(int input, int cell) =>
+        "load("
+        + string.Join(
+            ", ",
+            Enumerable
+                .Range(0, model.Scope.Inputs.Count)
+                .Select(i => i == input ? cell.ToString(CultureInfo.InvariantCulture) : $"now.in{i}")
+                .DefaultIfEmpty("0")
+        )
+        + ")";
+
+    private void Movement(int h, int input, int cell, int k)
+    {
+        var load = Load(input, cell);
+        var step = $"step({h}, -1, now.mem, now.sit, {k}, !off(now.sit), 0)";
+        Line(
+            $"  :: d_step {{ c_expr {{ (now.in{input} != {cell} && ({load} && {step})) }} -> c_code {{ {load}; {step}; now.in{input} = {cell}; now.mem = next_mem; now.sit = next_sit; }}; assert(sit >= 0) }}"
+        );
+    }
+
+    private void Other(int h)
+    {
+        var happening = happenings[h];
+        var load = Load(-1, 0);
+        var forgets = happening.Kind == MoveKind.TransmitterOff ? 1 : 0;
+        var memory = happening.Kind == MoveKind.TransmitterOn ? "0" : "now.mem";
+        var on = happening.Kind == MoveKind.TransmitterOn ? "1" : "!off(now.sit)";
+        var parts = happening.Kind == MoveKind.ModelTime ? Enumerable.Range(0, model.Scope.Parts.Count) : [-1];
+        foreach (var part in parts)
+            for (var k = 0; k < most; k++)
+            {
+                var step = $"step({h}, {part}, {memory}, now.sit, {k}, {on}, {forgets})";
+                var guard = part >= 0 ? "!off(now.sit) && " : "";
+                Line($"  /* {happening.Kind} {happening.Value} */");
+                Line(
+                    $"  :: d_step {{ c_expr {{ ({guard}({load} && {step})) }} -> c_code {{ {load}; {step}; now.mem = next_mem; now.sit = next_sit; }}; assert(sit >= 0) }}"
+                );
+            }
+    }
+}
