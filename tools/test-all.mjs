@@ -94,6 +94,7 @@ async function interfaceSide() {
 
 await need('packages', 'make', ['restore']);
 await need('browser', 'node', ['tools/ensure-chromium.mjs']);
+await need('model checker', 'node', ['tools/ensure-spin.mjs']);
 await need('application', 'make', ['app']);
 // The two sides share nothing but the machine's two cores.
 await Promise.all([serverSide(), interfaceSide()]);

@@ -44,6 +44,23 @@ internal static class Build
     public static Setup WithStep(this Setup setup, string channel, string id, ChainStep step) =>
         setup.WithChannel(channel, c => c with { Steps = c.Steps.SetItem(id, step) });
 
+    public static Setup WithOverride(this Setup setup, string channel, string when, double percent) =>
+        setup.InModel(m =>
+            m with
+            {
+                Overrides = m.Overrides.SetItem(
+                    $"{channel}-{when}",
+                    new Override
+                    {
+                        Label = "Forced",
+                        Channel = channel,
+                        When = when,
+                        Value = new Percent(percent),
+                    }
+                ),
+            }
+        );
+
     /// <summary>Channel "arm" of the plain setup as a place to try steps on: it takes the left dial.</summary>
     public static Setup OnDial(params ChainStep[] steps) =>
         Demo.Plain.WithChannel(

@@ -12,6 +12,9 @@ internal static class Demo
 {
     public static Setup Sandpiper { get; } = Load("sandpiper");
 
+    /// <summary>Sandpiper with the channel order of its board put right: nothing is wrong with it.</summary>
+    public static Setup Clean { get; } = Sandpiper.WithBoard(b => b with { Map = StickOrder.Parse("TAER") });
+
     public static Setup Wren { get; } = Load("wren");
 
     /// <summary>A small setup without a fault: the ground on which the tests build theirs.</summary>

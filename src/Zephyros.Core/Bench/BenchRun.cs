@@ -66,6 +66,19 @@ public sealed class BenchRun
     /// <summary>The state of the board.</summary>
     public BoardState Board => board;
 
+    /// <summary>True when the receiver has had a frame by radio since it got power.</summary>
+    internal bool Linked => linked;
+
+    /// <summary>What the board made of the last frame.</summary>
+    internal BoardView LastView => reading.View;
+
+    internal ModelMemory Memory => values.Memory;
+
+    internal bool TelemetryLost => values.TelemetryLost;
+
+    /// <summary>What the board knows besides the frames.</summary>
+    internal Surroundings Surroundings => surroundings;
+
     /// <summary>The setup that is on the bench.</summary>
     public Setup Setup => plan.Setup;
 
@@ -119,6 +132,12 @@ public sealed class BenchRun
         return true;
     }
 
+    /// <summary>Where a control stands; see <see cref="Move"/>.</summary>
+    internal double SettingOf(string control) => settings[plan.Model.IndexOf(control)];
+
+    /// <summary>What a sensor reports.</summary>
+    internal double ReadingOf(string sensor) => values.Readings[IndexOfSensor(plan.Model, sensor)].Value;
+
     /// <summary>Switches the radio link on or off.</summary>
     public void SetLink(bool up)
     {
@@ -164,7 +183,7 @@ public sealed class BenchRun
         if (on)
             Restart();
         else
-            board = BoardState.Off;
+            (board, linked) = (BoardState.Off, false);
         clock.Follow(plan.Board, board, now);
         AlignNextFrame();
         RunModel();

@@ -28,7 +28,10 @@ public sealed class ControlUsesTests
         var limiter = uses["right-front-outer"].Positions[1].Does;
         Assert.Contains(limiter, d => d.Contains("Limiter on", StringComparison.Ordinal));
         Assert.Contains(limiter, d => d.Contains("Practice", StringComparison.Ordinal));
-        Assert.Equal(["“Cut on” holds", "“Cut held” holds", "forces Throttle to −100 %"], uses["right-back-switch"].Positions[1].Does);
+        Assert.Equal(
+            ["“Cut on” holds", "“Cut held” holds", "forces Throttle to −100 %"],
+            uses["right-back-switch"].Positions[1].Does
+        );
         Assert.Equal(
             ["left-button", "left-front-outer"],
             uses.Values.Where(u => u.Free).Select(u => u.Control).Order()

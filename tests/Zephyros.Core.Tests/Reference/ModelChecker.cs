@@ -18,7 +18,7 @@ internal static partial class ModelChecker
         {
             File.WriteAllText(System.IO.Path.Combine(folder, "model.pml"), model);
             Run(folder, "spin", "-o2", "-o3", "-a", "model.pml");
-            Run(folder, "gcc", "-O2", "-w", "-DSAFETY", "-DNOREDUCE", "-DNOFAIR", "-DBFS", "-o", "pan", "pan.c");
+            Run(folder, "gcc", "-O1", "-w", "-DSAFETY", "-DNOREDUCE", "-DNOFAIR", "-DBFS", "-o", "pan", "pan.c");
             var clock = Stopwatch.StartNew();
             var said = Run(folder, System.IO.Path.Combine(folder, "pan"), "-E", "-w24");
             var seconds = clock.Elapsed.TotalSeconds;
@@ -27,7 +27,12 @@ internal static partial class ModelChecker
             Assert.DoesNotContain("out of memory", said, StringComparison.Ordinal);
             var errors = int.Parse(Errors().Match(said).Groups[1].Value, CultureInfo.InvariantCulture);
             var depth = errors > 0 ? int.Parse(At().Match(said).Groups[1].Value, CultureInfo.InvariantCulture) : 0;
-            return new Result(errors > 0, depth, long.Parse(Stored().Match(said).Groups[1].Value, CultureInfo.InvariantCulture), seconds);
+            return new Result(
+                errors > 0,
+                depth,
+                long.Parse(Stored().Match(said).Groups[1].Value, CultureInfo.InvariantCulture),
+                seconds
+            );
         }
         finally
         {

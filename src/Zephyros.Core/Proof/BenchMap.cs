@@ -1,0 +1,77 @@
+using Zephyros.Core.Air;
+using Zephyros.Core.Bench;
+using Zephyros.Core.Model.Running;
+using Zephyros.Core.Model.Running.Ranges;
+
+namespace Zephyros.Core.Proof;
+
+/// <summary>Finds the state of an explored system that a bench is in: the abstraction, the other way round.</summary>
+internal sealed class BenchMap(ReducedModel model)
+{
+    /// <summary>The position and the memory of a bench's transmitter.</summary>
+    public (int Word, int Bit, int Memory) Transmitter(BenchRun bench)
+    {
+        var (word, bit) = (0, 0);
+        for (var i = 0; i < model.Scope.Inputs.Count; i++)
+            (word, bit) = model.Grid.With(i, Cell(bench, i), word, bit);
+        return (
+            word,
+            bit,
+            bench.TransmitterOn ? model.MemoryOf([.. model.Scope.Parts.Select(p => Part(bench.Memory, p))]) : 0
+        );
+    }
+
+    /// <summary>The situation of a bench, for a promise that remembers nothing.</summary>
+    public Situation Situation(BenchRun bench)
+    {
+        var radio = bench switch
+        {
+            { TransmitterOn: false } => RadioState.Off,
+            { Link: false } => RadioState.Lost,
+            _ => RadioState.Up,
+        };
+        var sends = radio != RadioState.Up && bench.Power && bench.Setup.Air.OnLoss != ReceiverLoss.Silent;
+        sends &= bench.Setup.Air.OnLoss == ReceiverLoss.Preset || bench.Linked;
+        var held = sends ? model.NumberOf(bench.LastView.Bits & model.Scope.Bits) : 0;
+        var tilt = bench.Surroundings.Tilt.Value;
+        var lies =
+            tilt > 90 ? Orientation.UpsideDown
+            : tilt > 0 ? Orientation.Tilted
+            : Orientation.Level;
+        var usb = bench.Surroundings switch
+        {
+            { Unlocked: true } => UsbState.Unlocked,
+            { Connected: true } => UsbState.Connected,
+            _ => UsbState.None,
+        };
+        return new Situation(bench.Board, radio, bench.Linked, held, lies, usb, 0);
+    }
+
+    private int Cell(BenchRun bench, int input)
+    {
+        var made = model.Scope.Inputs[input];
+        return made.Kind switch
+        {
+            InputKind.Telemetry => bench.TelemetryLost ? 1 : 0,
+            InputKind.Sensor => made.CellOf(bench.ReadingOf(made.Id)),
+            _ => made.CellOf(bench.SettingOf(made.Id)),
+        };
+    }
+
+    private int Part(ModelMemory memory, MemoryPart part)
+    {
+        var op = model.Scope.Plan.Model.Program[part.Op];
+        if (part.Code != OpCode.Press)
+            return memory.Registers[op.B] != 0 ? 1 : 0;
+        if (part.Count == 2)
+            return memory.Registers[op.B] != 0 ? 1 : 0;
+        var (held, left) = (memory.Cells[op.C], memory.Cells[op.C + 1]);
+        if (!double.IsNaN(left))
+            return MemoryPart.Pulse;
+        if (double.IsNaN(held))
+            return 0;
+        if (held < op.P)
+            return MemoryPart.PressedShort;
+        return held < op.Q ? MemoryPart.PressedEnough : MemoryPart.PressedTooLong;
+    }
+}

@@ -1,0 +1,84 @@
+using Zephyros.Core.Path;
+using Zephyros.Core.Proof;
+using Zephyros.Core.Tests.Reference;
+
+namespace Zephyros.Core.Tests.OutsideChecks;
+
+/// <summary>The search of the proof against the general-purpose model checker spin (Debian's package), which gets the exported model
+/// and looks through it breadth first: verdict and shortest length always, the number of states where the promise is kept.</summary>
+public sealed class ModelCheckerTests
+{
+    // Larger ones would only make the compiler of the checker's program work longer.
+    private const long MostStates = 40_000;
+
+    public static TheoryData<string, string> Demos =>
+        new()
+        {
+            { "sandpiper", "quiet-start" },
+            { "sandpiper", "no-leap" },
+            { "sandpiper", "stop-works" },
+            { "wren", "no-switch-adds-thrust" },
+            { "gannet", "loss-is-handled" },
+        };
+
+    [Theory]
+    [MemberData(nameof(Demos))]
+    public void The_checker_says_the_same_of_the_demo_setups(string name, string code) =>
+        Compare(SignalPlan.Compile(Demo.Load(name)), PromiseList.All.Single(p => p.Code == code), long.MaxValue);
+
+    [Fact]
+    public void The_checker_says_the_same_of_random_setups()
+    {
+        var wanted = Iterations.Of(20) / (Iterations.Of(1) > 1 ? 3 : 1);
+        var (compared, broken) = (0, 0);
+        for (var seed = 0; compared < wanted; seed++)
+        {
+            var plan = SignalPlan.Compile(new RandomCraft(seed).Make());
+            var promises = PromiseList.All.Where(p => p.BySettings(plan) is null).ToArray();
+            if (Compare(plan, promises[seed % promises.Length], MostStates) is not { } result)
+                continue;
+            compared++;
+            broken += result ? 1 : 0;
+        }
+
+        // Setups that keep everything, or nothing, would compare little.
+        Assert.InRange(broken, wanted / 10, wanted * 9 / 10);
+    }
+
+    private static bool? Compare(SignalPlan plan, Promise promise, long most)
+    {
+        var check = promise.Checks(plan).FirstOrDefault();
+        if (check is null || check.MustReach)
+            return null;
+        var prover = new Prover(plan, new ProofLimits());
+        var model = prover.ModelFor(check.Bits);
+        var explorer = prover.ExplorerFor(check, check.Watch());
+        var starts = prover.Starts(model, check.DeclaredStart);
+        if (model.Grid.Positions * model.Memories > most)
+            return null;
+        var ours = explorer.Explore(starts, null, TestContext.Current.CancellationToken);
+        if (ours.States > most)
+            return null;
+        var exported = PromelaExport.Write(plan, promise, 0, TestContext.Current.CancellationToken)!;
+        var theirs = ModelChecker.Check(exported);
+        Assert.Equal(ours.Ending == ExplorationEnding.Broken, theirs.Broken);
+        // The exported model first chooses a start: one step for each input and one for the memory, which spin counts from 0.
+        var wanted = prover.WantedCells(model, check.DeclaredStart);
+        var cells = model
+            .Scope.Inputs.Select((input, i) => wanted.Any(w => w.Input == i) ? 1 : input.Cells.Count)
+            .ToArray();
+        if (theirs.Broken)
+            Assert.Equal(ours.Path.Count - 1, theirs.Depth - cells.Length);
+        else
+            Assert.Equal(ours.States, theirs.States - StatesBeforeTheStart(cells));
+        return theirs.Broken;
+    }
+
+    private static long StatesBeforeTheStart(int[] cells)
+    {
+        var (sum, product) = (1L, 1L);
+        foreach (var count in cells)
+            sum += product *= count;
+        return sum;
+    }
+}

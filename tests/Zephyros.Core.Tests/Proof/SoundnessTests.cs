@@ -1,0 +1,136 @@
+using Zephyros.Core.Bench;
+using Zephyros.Core.Board;
+using Zephyros.Core.Path;
+using Zephyros.Core.Proof;
+using Zephyros.Core.Setups;
+using Zephyros.Core.Tests.Reference;
+using Zephyros.Core.Units;
+
+namespace Zephyros.Core.Tests.Proof;
+
+/// <summary>Many random steps of a real bench, with any value of the grid and any timing, land in states that the proof has found: what is proven of
+/// the abstraction holds of the bench (proof.md, "Soundness test").</summary>
+public sealed class SoundnessTests
+{
+    private static readonly long DemoSteps = Iterations.Of(1) > 1 ? 1_000_000 : 100_000;
+
+    [Theory]
+    [MemberData(nameof(Demo.Names), MemberType = typeof(Demo))]
+    public void Every_state_of_a_demo_bench_was_found(string name) =>
+        Walk(Demo.Load(name) is var setup && name == "sandpiper" ? Demo.Clean : setup, DemoSteps, 1);
+
+    [Fact]
+    public void Every_state_of_a_random_bench_was_found()
+    {
+        for (var seed = 0; seed < Iterations.Of(40); seed++)
+            Walk(new RandomCraft(seed).Make(), 500, seed);
+    }
+
+    private sealed class Nothing : Watch
+    {
+        public override int Next(int monitor, in Change change) => 0;
+    }
+
+    private static void Walk(Setup setup, long steps, int seed)
+    {
+        var plan = SignalPlan.Compile(setup);
+        var prover = new Prover(plan, new ProofLimits());
+        var check = new PromiseCheck(plan.Board.MotorBits, () => new Nothing());
+        var model = prover.ModelFor(check.Bits);
+        Assert.Equal("", model.Scope.Obstacle);
+        var explorer = prover.ExplorerFor(check, new Nothing());
+        var found = explorer.Explore(
+            prover.Starts(model, declared: false),
+            null,
+            TestContext.Current.CancellationToken
+        );
+        Assert.Equal(ExplorationEnding.Exhausted, found.Ending);
+
+        var map = new BenchMap(model);
+        var random = new Random(seed);
+        var bench = new BenchRun(setup);
+        bench.SetPower(false);
+        bench.SetTransmitter(false);
+        bench.SetTransmitter(true);
+        var told = new List<string>();
+        for (var step = 0L; step < steps; step++)
+        {
+            told.Add(Act(bench, plan, random));
+            // Long enough for a frame, so that the board has seen what was done.
+            bench.AdvanceTo(bench.Now + (2 * setup.Wire.FramePeriod.ToTimeSpan()) + Wait(random));
+            if (bench.Board.HasSignal && !Arrive(bench))
+                bench.AdvanceTo(bench.Now + setup.Board.SignalTimeout.ToTimeSpan());
+            var (word, bit, memory) = map.Transmitter(bench);
+            var situation = map.Situation(bench);
+            Assert.True(
+                explorer.Found(new ProofState(word, bit, memory, explorer.System.NumberOf(situation))),
+                $"seed {seed}, step {step}: {situation} memory {memory}\n{string.Join('\n', told.TakeLast(12))}"
+            );
+        }
+    }
+
+    // Frames arrive: by radio, or because the receiver goes on by itself.
+    private static bool Arrive(BenchRun bench) =>
+        bench is { Link: true, TransmitterOn: true } || bench.Setup.Air.OnLoss != Zephyros.Core.Air.ReceiverLoss.Silent;
+
+    private static TimeSpan Wait(Random random) =>
+        TimeSpan.FromMilliseconds(
+            random.Next(12) switch
+            {
+                0 => random.Next(20_000),
+                1 or 2 => random.Next(1500),
+                _ => random.Next(20),
+            }
+        );
+
+    private static string Act(BenchRun bench, SignalPlan plan, Random random)
+    {
+        switch (random.Next(30))
+        {
+            case 0:
+                bench.SetPower(!bench.Power);
+                return $"power {bench.Power}";
+            case 1:
+                bench.SetLink(!bench.Link);
+                return $"link {bench.Link}";
+            case 2:
+                // The proof lets the link be back with the transmitter.
+                bench.SetLink(true);
+                bench.SetTransmitter(!bench.TransmitterOn);
+                return $"transmitter {bench.TransmitterOn}";
+            case 3 or 4:
+                return Surround(bench, random);
+            case 5 when plan.Model.Sensors.Count > 0:
+                var (sensor, made) = plan.Model.Sensors[random.Next(plan.Model.Sensors.Count)];
+                var span = made.Highest.Value - made.Lowest.Value;
+                var reading = made.Lowest.Value + (span * ((1.2 * random.NextDouble()) - 0.1));
+                bench.Report(sensor, new Reading(reading));
+                return $"{sensor} {reading}";
+            default:
+                var (id, control) = plan.Model.Controls[random.Next(plan.Model.Controls.Count)];
+                var setting =
+                    control.NamedPositions.Count > 0
+                        ? control.NamedPositions[random.Next(control.NamedPositions.Count)].Setting
+                        : Percent(random);
+                bench.Move(id, setting);
+                return $"{id} {setting}";
+        }
+    }
+
+    // A value of the transmitter's grid, often near the low end.
+    private static double Percent(Random random) =>
+        -100 + (200.0 * random.Next(random.Next(4) == 0 ? 82 : 2049) / 2048);
+
+    private static string Surround(BenchRun bench, Random random)
+    {
+        var board = bench.Setup.Board;
+        var lies = (Orientation)random.Next(3);
+        var tilts = board.Guards.TiltLimit is { Value: < 90 };
+        var turns = tilts || board.Guards.TiltLimit is not null || new BoardPlan(board).SelfRightBits != 0;
+        if (!turns || (lies == Orientation.Tilted && !tilts))
+            lies = Orientation.Level;
+        var usb = board.Guards.RefusesConnected ? (UsbState)random.Next(3) : UsbState.None;
+        bench.Surround(SituationSystem.Around(board, lies, usb));
+        return $"{lies} {usb}";
+    }
+}
