@@ -1,6 +1,6 @@
 // make test: format, lint, build and every suite; then the sum over all suites and the share of test code.
 import { spawn } from 'node:child_process';
-import { mkdirSync, readFileSync, rmSync } from 'node:fs';
+import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
 import { resolve } from 'node:path';
 import { testShare } from './test-share.mjs';
 
@@ -9,6 +9,7 @@ const env = {
   ...process.env,
   FORCE_COLOR: '0',
   NO_COLOR: '1',
+  ZEPHYROS_RESULTS: resolve(RESULTS),
   PLAYWRIGHT_JSON_OUTPUT_FILE: resolve(RESULTS, 'browser.json'),
 };
 const total = { passed: 0, failed: 0 };
@@ -106,4 +107,5 @@ await suite('browser', 'npx', browser, () => {
 
 console.log(`${total.passed} passed, ${total.failed} failed`);
 console.log(testShare());
+if (existsSync(`${RESULTS}/scores.txt`)) console.log(readFileSync(`${RESULTS}/scores.txt`, 'utf8').trim());
 process.exit(total.failed === 0 ? 0 : 1);

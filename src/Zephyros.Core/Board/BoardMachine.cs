@@ -67,7 +67,7 @@ public static class BoardMachine
     }
 
     private static bool IdlesLow(BoardState state) =>
-        state is { Armed: true, ThrottleLow: true, Signal: BoardSignal.Good };
+        state is { Armed: true, ThrottleLow: true, Signal: BoardSignal.Good } && state.Motors != MotorLevel.Thrust;
 
     // Frames arrive: the pilot gets the craft back, unless it flies by itself and its terms are not met.
     private static BoardSignal Resume(BoardPlan plan, BoardState state, BoardView view)

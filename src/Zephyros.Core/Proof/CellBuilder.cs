@@ -63,7 +63,7 @@ internal sealed class CellBuilder
     {
         if (extra > 0)
             cuts.Add(extra);
-        scope.PutAnywhere(run);
+        scope.PutAnywhere(run, example: false);
         foreach (var _ in Valuations())
         {
             string? last = null;

@@ -72,21 +72,23 @@ internal sealed class ProofScope
     public string Obstacle { get; private set; } = "";
 
     /// <summary>The value that a stick, dial or sensor shows at a place in its cells, as a range with its source.</summary>
-    public ValueRange Range(int input, int cell)
+    public ValueRange Range(int input, int cell, bool example)
     {
         var made = Inputs[input].Cells[cell];
         var register = registers[input];
         if (!sources.TryGetValue(register, out var source))
             return ValueRange.Exactly(Plan.Model.Controls[register].Value.Read(made.Example)!.Value.Value);
+        if (example)
+            return ValueRange.Exactly(made.Example);
         var stretch = made.ExampleStretch;
         return new ValueRange(made.Example, stretch.From, stretch.UpTo, source);
     }
 
-    /// <summary>Puts every stick, dial and sensor anywhere at once.</summary>
-    public void PutAnywhere(RangeRun run)
+    /// <summary>Puts every stick, dial and sensor anywhere at once, or at an example.</summary>
+    public void PutAnywhere(RangeRun run, bool example)
     {
         foreach (var (register, range) in anywhere)
-            run.Put(register, range);
+            run.Put(register, example ? ValueRange.Exactly(range.Value) : range);
     }
 
     /// <summary>What the board receives of a range that is sent, in microseconds.</summary>
@@ -144,7 +146,11 @@ internal sealed class ProofScope
     private ValueRange Whole(int register)
     {
         var grid = Grid(register);
-        return new ValueRange(grid[0], grid[0], grid[^1], sources[register]);
+        var example =
+            register < Plan.Model.Controls.Count
+                ? Plan.Model.Controls[register].Value.StartValue.Value
+                : Plan.Model.Sensors[register - Plan.Model.Layout.FirstSensor].Value.Bench.Value;
+        return new ValueRange(example, grid[0], grid[^1], sources[register]);
     }
 
     private double[] Grid(int register)

@@ -8,7 +8,7 @@ public sealed class Prover(SignalPlan plan, ProofLimits limits)
 {
     private const double MostWords = 1 << 26;
 
-    private readonly Dictionary<ulong, ReducedModel> models = [];
+    private readonly Dictionary<(ulong Bits, bool Examples), ReducedModel> models = [];
 
     /// <summary>Explores what a promise asks for. A sequence that breaks it is played on the bench before it counts.</summary>
     /// <param name="promise">The promise.</param>
@@ -61,17 +61,18 @@ public sealed class Prover(SignalPlan plan, ProofLimits limits)
     }
 
     /// <summary>The reduced model for some bits of the board's view.</summary>
-    internal ReducedModel ModelFor(ulong bits)
+    internal ReducedModel ModelFor(ulong bits, bool examples = false)
     {
-        if (!models.TryGetValue(bits, out var model))
-            models[bits] = model = new ReducedModel(new ProofScope(plan, bits));
-        return model;
+        if (models.TryGetValue((bits, examples), out var model))
+            return model;
+        var scope = examples ? ModelFor(bits).Scope : new ProofScope(plan, bits);
+        return models[(bits, examples)] = new ReducedModel(scope, examples);
     }
 
     /// <summary>An explorer for a check, ready to start.</summary>
-    internal Explorer ExplorerFor(PromiseCheck check, Watch watch) =>
+    internal Explorer ExplorerFor(PromiseCheck check, Watch watch, bool examples = false) =>
         new(
-            ModelFor(check.Bits),
+            ModelFor(check.Bits, examples),
             watch,
             (input, cell) => InputRoles.Of(plan, check, input, cell),
             limits with
@@ -128,7 +129,11 @@ public sealed class Prover(SignalPlan plan, ProofLimits limits)
         try
         {
             var found = explorer.Explore(Starts(model, check.DeclaredStart), progress, cancellation);
-            return Verdict(check, watch, explorer, model, found) with
+            var verdict =
+                found.Ending == ExplorationEnding.Broken
+                    ? Played(check, explorer, model, found, cancellation)
+                    : Verdict(check, watch, explorer, found);
+            return verdict with
             {
                 States = found.States,
                 Transitions = found.Transitions,
@@ -143,18 +148,10 @@ public sealed class Prover(SignalPlan plan, ProofLimits limits)
         }
     }
 
-    private static PromiseVerdict Verdict(
-        PromiseCheck check,
-        Watch watch,
-        Explorer explorer,
-        ReducedModel model,
-        Exploration found
-    )
+    private static PromiseVerdict Verdict(PromiseCheck check, Watch watch, Explorer explorer, Exploration found)
     {
         switch (found.Ending)
         {
-            case ExplorationEnding.Broken:
-                return Played(new PathWriter(explorer, model, found));
             case ExplorationEnding.OverLimit:
                 return new PromiseVerdict(
                     VerdictKind.NotProven,
@@ -174,22 +171,54 @@ public sealed class Prover(SignalPlan plan, ProofLimits limits)
         }
     }
 
-    private static PromiseVerdict Played(PathWriter writer)
+    private PromiseVerdict Played(
+        PromiseCheck check,
+        Explorer explorer,
+        ReducedModel model,
+        Exploration found,
+        CancellationToken cancellation
+    )
     {
-        var (path, confirmed) = writer.Play();
+        var (path, confirmed) = new PathWriter(explorer, model, found).Play();
         var moves = path.Count - 1;
-        var verdict = confirmed
-            ? new PromiseVerdict(
+        if (confirmed)
+            return new PromiseVerdict(
                 VerdictKind.Broken,
                 moves == 1
                     ? "One move breaks it, played on the simulated bench."
                     : $"{moves} moves break it and no fewer do, played on the simulated bench."
             )
-            : new PromiseVerdict(
-                VerdictKind.NotProven,
-                $"{moves} moves may break it, but on the simulated bench it did not come out so."
-            );
-        return verdict with { Path = path };
+            {
+                Path = path,
+            };
+        if (ByExample(check, cancellation) is { } longer)
+            return new PromiseVerdict(
+                VerdictKind.Broken,
+                $"{longer.Count - 1} moves break it, played on the simulated bench; fewer may."
+            )
+            {
+                Path = longer,
+            };
+        return new PromiseVerdict(
+            VerdictKind.NotProven,
+            $"{moves} moves may break it, but on the simulated bench it did not come out so."
+        )
+        {
+            Path = path,
+        };
+    }
+
+    // What two inputs decide together leaves ways open that no bench goes. One value of each cell decides; what breaks then can be
+    // played, and may be longer than needed.
+    private IReadOnlyList<PathStep>? ByExample(PromiseCheck check, CancellationToken cancellation)
+    {
+        var model = ModelFor(check.Bits, examples: true);
+        var explorer = ExplorerFor(check, check.Watch(), examples: true);
+        var found = explorer.Explore(Starts(model, check.DeclaredStart), null, cancellation);
+        if (found.Ending != ExplorationEnding.Broken)
+            return null;
+        var (path, confirmed) = new PathWriter(explorer, model, found).Play();
+        return confirmed ? path : null;
     }
 
     private string[] Assumptions(PromiseCheck check, ReducedModel model)

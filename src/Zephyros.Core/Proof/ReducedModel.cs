@@ -11,6 +11,7 @@ internal sealed class ReducedModel
 {
     private readonly ProofScope scope;
     private readonly RangeRun run;
+    private readonly bool examples;
     private readonly int[] memoryStrides;
     private readonly Dictionary<(int Memory, int Elapsing), OutcomeRow[]?[]> rows = [];
     private readonly Dictionary<ulong, int> readingNumbers = [];
@@ -18,10 +19,14 @@ internal sealed class ReducedModel
     private readonly BoardAtom[] fixedAtoms;
     private readonly (int Channel, BoardAtom[] Atoms)[] channels;
 
-    public ReducedModel(ProofScope scope)
+    /// <summary>Makes tables ready.</summary>
+    /// <param name="scope">What matters.</param>
+    /// <param name="examples">True to run only the example of each cell. What is then found can be played; what is not found is not proven.</param>
+    public ReducedModel(ProofScope scope, bool examples = false)
     {
         this.scope = scope;
-        run = new RangeRun(scope.Plan.Model, scope.Relevant, scope.Parts);
+        this.examples = examples;
+        run = new RangeRun(scope.Plan.Model, scope.Relevant, scope.Parts) { Examples = examples };
         Grid = new InputGrid(scope.Inputs.Select(i => i.Cells.Count));
         memoryStrides = new int[scope.Parts.Count];
         var size = 1L;
@@ -127,13 +132,13 @@ internal sealed class ReducedModel
 
     private void Put(int word, int bit, int memory)
     {
-        scope.PutAnywhere(run);
+        scope.PutAnywhere(run, examples);
         run.TelemetryLost = false;
         for (var i = 0; i < scope.Inputs.Count; i++)
         {
             var cell = Grid.Cell(i, word, bit);
             if (scope.Registers[i] >= 0)
-                run.Put(scope.Registers[i], scope.Range(i, cell));
+                run.Put(scope.Registers[i], scope.Range(i, cell, examples));
             else
                 run.TelemetryLost = cell == 1;
         }

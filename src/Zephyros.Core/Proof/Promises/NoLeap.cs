@@ -34,7 +34,9 @@ public sealed class NoLeap : Promise
             var board = change.Board;
             if (!board.Armed)
                 return Disarmed;
-            var next = change.StickLow ? WasLow : Math.Max(monitor, NotYetLow);
+            // A craft that has flown by itself was at thrust already when the pilot got it back.
+            var flew = board.Signal is BoardSignal.Landing or BoardSignal.Returning;
+            var next = change.StickLow || flew ? WasLow : Math.Max(monitor, NotYetLow);
             // A craft that flies by itself after a loss, or turns over after a crash, has its own promise.
             if (board.Motors != MotorLevel.Thrust || board.ForSelfRight || board.Signal != BoardSignal.Good)
                 return next;

@@ -46,6 +46,9 @@ internal sealed class RangeRun
     /// <summary>The part whose time comes to its end in the next run, or -1.</summary>
     public int Elapsing { get; set; } = -1;
 
+    /// <summary>True to run examples instead of ranges: nothing is undecided then, and a slow step has always arrived.</summary>
+    public bool Examples { get; init; }
+
     /// <summary>True while no telemetry arrives.</summary>
     public bool TelemetryLost { get; set; }
 
@@ -156,6 +159,8 @@ internal sealed class RangeRun
                 var curve = plan.Curves[op.A];
                 var (low, high) = curve.Between(passing.Low, passing.High);
                 passing = new ValueRange(curve.At(passing.Value), low, high, low == high ? 0 : passing.Sources);
+                break;
+            case OpCode.Slow when Examples:
                 break;
             case OpCode.Slow:
                 passing = new ValueRange(passing.Value, -Anywhere, Anywhere, Uncertain);

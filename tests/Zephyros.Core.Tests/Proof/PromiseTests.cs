@@ -1,0 +1,181 @@
+using Zephyros.Core.Findings;
+using Zephyros.Core.Model;
+using Zephyros.Core.Path;
+using Zephyros.Core.Proof;
+using Zephyros.Core.Setups;
+using Zephyros.Core.Tests.Reference;
+using Zephyros.Core.Units;
+using static Zephyros.Core.Tests.Build;
+
+namespace Zephyros.Core.Tests.Proof;
+
+public sealed class PromiseTests
+{
+    [Fact]
+    public void Planted_faults_are_caught_and_harmless_changes_break_no_promise()
+    {
+        var missed = Failing(ProofFaults.All, f => Caught(f.Setup, f.Caught));
+        var flagged = Failing(ProofFaults.Harmless, Complaint);
+        Score.Tell(
+            $"planted faults: {ProofFaults.All.Count - missed.Count} of {ProofFaults.All.Count} caught; harmless variants: {flagged.Count} of {ProofFaults.Harmless.Count} flagged"
+        );
+        Assert.Empty(missed);
+        Assert.Empty(flagged);
+        // Every promise is needed: a fault is caught by it. A board guards itself against tuning, and no setting takes that away.
+        Assert.Equal(
+            ["no-tuning-while-arming"],
+            PromiseList.All.Select(p => p.Code).Except(ProofFaults.All.Values.Select(f => f.Caught)).Order()
+        );
+    }
+
+    // The name of each case for which something is said, with what is said.
+    private static List<string> Failing<T>(IReadOnlyDictionary<string, T> cases, Func<T, string?> complain) =>
+        [
+            .. cases
+                .AsParallel()
+                .Select(c => (c.Key, Said: complain(c.Value)))
+                .Where(c => c.Said is not null)
+                .Select(c => $"{c.Key}: {c.Said}"),
+        ];
+
+    private static string? Caught(Setup setup, string by)
+    {
+        if (by.StartsWith("finding ", StringComparison.Ordinal))
+            return Examination.Of(setup).Any(f => f.Key == by[8..]) ? null : "no finding";
+        var verdict = Prove(setup, by);
+        return verdict.Kind is VerdictKind.Broken or VerdictKind.Vacuous ? null : Told(verdict);
+    }
+
+    private static string? Complaint(Setup setup) =>
+        PromiseList
+            .All.Select(p => (p.Code, Verdict: Prove(setup, p.Code)))
+            .Where(p => p.Verdict.Kind != VerdictKind.Proven)
+            .Select(p => $"{p.Code} {Told(p.Verdict)}")
+            .FirstOrDefault();
+
+    private static string Told(PromiseVerdict verdict) =>
+        $"{verdict.Kind}, {verdict.Reason}\n{string.Join('\n', verdict.Path.Select(s => s.Sentence + " " + s.Outcome))}";
+
+    [Fact]
+    public void A_sequence_that_breaks_a_promise_really_does_so_on_the_bench()
+    {
+        foreach (
+            var (setup, caught) in ProofFaults.All.Values.Where(f => !f.Caught.Contains(' ', StringComparison.Ordinal))
+        )
+        {
+            var path = Prove(setup, caught).Path;
+            if (path.Count == 0)
+                continue;
+            var replay = new BenchReplay(setup, path);
+            for (var step = 1; step < path.Count; step++)
+            {
+                Assert.True(replay.Step());
+                Assert.Equal(path[step].Board.Motors, replay.Bench.Snapshot("throttle").Motors);
+            }
+
+            Assert.True(replay.AtEnd);
+        }
+    }
+
+    [Fact]
+    public void A_control_that_makes_no_difference_changes_no_verdict()
+    {
+        for (var seed = 0; seed < Iterations.Of(10); seed++)
+        {
+            var setup = new RandomCraft(seed).Make();
+            var more = setup
+                .WithCondition("elsewhere", At("right-back-switch", 2))
+                .InModel(m =>
+                    m with
+                    {
+                        Channels = m.Channels.Add(
+                            "spare",
+                            new Channel
+                            {
+                                Number = new ChannelNumber(9),
+                                Label = "Spare",
+                                Take = new ConditionSource { Condition = "elsewhere" },
+                            }
+                        ),
+                    }
+                );
+            Same(setup, more);
+        }
+    }
+
+    [Fact]
+    public void Names_and_ids_change_no_verdict()
+    {
+        for (var seed = 0; seed < Iterations.Of(10); seed++)
+        {
+            var setup = new RandomCraft(seed).Make();
+            var renamed = setup
+                .InModel(m => m with { Name = "OTHER" })
+                .WithControl("left-shoulder", c => c with { Alias = "Wing" })
+                .WithBoard(b =>
+                    b with
+                    {
+                        Functions = b.Functions.Remove("arm").Add("zz-arm", b.Functions["arm"] with { Label = "Go" }),
+                    }
+                );
+            Same(setup, renamed);
+        }
+    }
+
+    [Fact]
+    public void Two_hands_are_tried_when_asked_for()
+    {
+        // The switch that holds the throttle down lets go in the same frame in which the throttle comes down.
+        var setup = Demo.Clean;
+        var promise = PromiseList.All.Single(p => p.Code == "no-leap");
+        var one = new Prover(SignalPlan.Compile(setup), new ProofLimits()).Prove(promise, null, Token);
+        var two = new Prover(SignalPlan.Compile(setup), new ProofLimits(TwoHands: true)).Prove(promise, null, Token);
+        Assert.Equal(VerdictKind.Proven, one.Kind);
+        Assert.Equal(one.States, two.States);
+        Assert.Contains(two.Assumptions, a => a.Contains("pairs of controls", StringComparison.Ordinal));
+    }
+
+    [Fact]
+    public void Over_the_limit_and_cancelled_are_said_and_never_proven()
+    {
+        var plan = SignalPlan.Compile(Demo.Clean);
+        var promise = PromiseList.All.Single(p => p.Code == "loss-is-handled");
+        var small = new Prover(plan, new ProofLimits(Bytes: 60_000)).Prove(promise, null, Token);
+        Assert.Equal(VerdictKind.NotProven, small.Kind);
+        Assert.Matches(@"^Explored [\d ]+ of about [\d ]+ states", small.Reason);
+        using var cancelled = new CancellationTokenSource();
+        cancelled.Cancel();
+        var none = new Prover(plan, new ProofLimits()).Prove(promise, null, cancelled.Token);
+        Assert.Equal((VerdictKind.NotProven, "The proof was cancelled."), (none.Kind, none.Reason));
+        var cycle = Demo.Clean.WithCondition("cut-held", Not(Holds("cut-held")));
+        Assert.Equal(VerdictKind.NotProven, Prove(cycle, "loss-is-handled").Kind);
+    }
+
+    [Fact]
+    public void The_same_proof_comes_out_the_same_twice()
+    {
+        var (setup, caught) = ProofFaults.All["channel order of another board"];
+        var (one, other) = (Prove(setup, caught), Prove(setup, caught));
+        Assert.Equal(one.Path.Select(s => s.Sentence), other.Path.Select(s => s.Sentence));
+        Assert.Equal(one.States, other.States);
+    }
+
+    private static CancellationToken Token => TestContext.Current.CancellationToken;
+
+    private static PromiseVerdict Prove(Setup setup, string code) =>
+        new Prover(SignalPlan.Compile(setup), new ProofLimits()).Prove(
+            PromiseList.All.Single(p => p.Code == code),
+            null,
+            Token
+        );
+
+    private static void Same(Setup one, Setup other) =>
+        Assert.All(
+            PromiseList.All.Where(p => p.Code != "functions-reachable"),
+            p =>
+            {
+                var (a, b) = (Prove(one, p.Code), Prove(other, p.Code));
+                Assert.Equal((a.Kind, a.Path.Count), (b.Kind, b.Path.Count));
+            }
+        );
+}

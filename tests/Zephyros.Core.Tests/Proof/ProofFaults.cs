@@ -1,0 +1,248 @@
+using System.Collections.Immutable;
+using Zephyros.Core.Air;
+using Zephyros.Core.Board;
+using Zephyros.Core.Hands;
+using Zephyros.Core.Model;
+using Zephyros.Core.Model.Logic;
+using Zephyros.Core.Setups;
+using Zephyros.Core.Units;
+using static Zephyros.Core.Tests.Build;
+
+namespace Zephyros.Core.Tests.Proof;
+
+/// <summary>Faults planted in the clean demo setup, each by one change, with the promise or finding that must catch it; and changes that
+/// break nothing.</summary>
+internal static class ProofFaults
+{
+    private static readonly Setup Clean = Demo.Clean;
+
+    /// <summary>What is planted, and the code of the promise (or, with "finding ", the key of the finding) that catches it.</summary>
+    public static IReadOnlyDictionary<string, (Setup Setup, string Caught)> All { get; } =
+        new Dictionary<string, (Setup Setup, string Caught)>(StringComparer.Ordinal)
+        {
+            ["arm band between the positions"] = (Clean.WithArm(f => Band(f, 1200, 1800)), "can-fly"),
+            ["arm band at the safe end"] = (Clean.WithArm(f => Band(f, 900, 1300)), "safe-end-is-safe"),
+            ["another switch arms"] = (
+                Clean.WithChannel("arm", c => c with { Take = Hand("left-front-outer") }),
+                "one-control-arms"
+            ),
+            ["channel order of another board"] = (Demo.Sandpiper, "quiet-start"),
+            ["latch lets go too early"] = (
+                Clean.WithCondition("cut-held", Latch(Holds("cut-on"), Not(Holds("cut-on")))),
+                "no-switch-adds-thrust"
+            ),
+            ["cut without a latch"] = (
+                Clean.InModel(m => m with { Overrides = m.Overrides.Set("cut", o => o with { When = "cut-on" }) }),
+                "safe-end-is-safe"
+            ),
+            ["override not enabled"] = (
+                Clean.InModel(m => m with { Overrides = m.Overrides.Set("cut", o => o with { Enabled = false }) }),
+                "finding override-not-enabled:cut"
+            ),
+            ["override that lifts the throttle"] = (
+                Clean.WithOverride("throttle", "limiter-on", 0),
+                "no-switch-adds-thrust"
+            ),
+            ["override in the wrong order"] = (
+                Clean
+                    .WithOverride("throttle", "tracker-on", -20)
+                    .InModel(m =>
+                        m with
+                        {
+                            Overrides = m.Overrides.Set("throttle-tracker-on", o => o with { Order = 1 }),
+                        }
+                    ),
+                "no-switch-adds-thrust"
+            ),
+            ["override that arms"] = (Clean.WithOverride("arm", "limiter-on", 100), "one-control-arms"),
+            ["telemetry that arms"] = (Clean.WithOverride("arm", "far-out", 100), "no-delayed-arming"),
+            ["a switch that also disarms"] = (Clean.WithOverride("arm", "limiter-on", -100), "no-accidental-stop"),
+            ["a timer that disarms"] = (Clean.WithOverride("arm", "far-out", -100), "no-accidental-stop"),
+            ["guard against a raised throttle off"] = (
+                Clean.WithGuards(g => g with { RefusesThrottle = false }),
+                "throttle-low-at-arming"
+            ),
+            ["refusals that do not stand"] = (
+                Clean.WithGuards(g => g with { RefusalLatches = false }),
+                "no-delayed-arming"
+            ),
+            ["disarming only at low throttle"] = (
+                Clean.WithGuards(g => g with { DisarmsOnlyWhenLow = true }),
+                "stop-works"
+            ),
+            ["start position armed"] = (
+                Clean.WithControl("left-shoulder", c => (SwitchControl)c with { Start = 2 }),
+                "finding unquiet-start:left-shoulder"
+            ),
+            ["receiver that holds"] = (Clean.WithAir(a => a with { OnLoss = ReceiverLoss.Hold }), "loss-is-handled"),
+            ["preset with arm on"] = (Presets((1, 990), (5, 1900)), "quiet-receiver"),
+            ["preset without the throttle"] = (Presets((5, 1100)), "quiet-receiver"),
+            // Disarmed meanwhile, the switch is still on when the radio is back: a rising request.
+            ["preset that disarms"] = (Presets((1, 990), (5, 1100)), "no-delayed-arming"),
+            ["preset that disarms, restarted"] = (Presets((1, 990), (5, 1100)), "restart-stays-off"),
+            ["shared reserved channel"] = (
+                Clean
+                    .WithAir(a => a with { ReservesArmChannel = true })
+                    .WithFunction("beeper", f => f with { Aux = 1 }),
+                "finding reserved-channel-shared:beeper"
+            ),
+            ["throttle cut on a mode switch"] = (
+                Clean.WithFunction("blended", f => f with { Kind = FunctionKind.ThrottleCut }),
+                "no-leap"
+            ),
+            ["throttle reversed"] = (
+                Clean.WithChannel("throttle", c => c with { Output = c.Output with { Reverse = true } }),
+                "can-fly"
+            ),
+            ["throttle on a dial"] = (
+                Clean.WithChannel("throttle", c => c with { Take = Hand("left-dial") }),
+                "no-switch-adds-thrust"
+            ),
+            ["throttle with a dip"] = (
+                Clean.WithStep(
+                    "throttle",
+                    "dip",
+                    new CurveStep { Order = 1, Points = Points((-100, -100), (0, 20), (30, 0), (100, 100)) }
+                ),
+                "can-fly"
+            ),
+            ["throttle set by a flight state"] = (
+                Clean.WithStep(
+                    "throttle",
+                    "state",
+                    new StateStep
+                    {
+                        Order = 99,
+                        Values = ImmutableDictionary<string, Percent>.Empty.Add("rescue", new Percent(0)),
+                    }
+                ),
+                "no-switch-adds-thrust"
+            ),
+            ["throttle-low limit below the low end"] = (
+                Clean.WithBoard(b => b with { ThrottleLow = new Microseconds(985) }),
+                "can-fly"
+            ),
+            ["stabilisation at zero throttle on a switch"] = (
+                Clean.WithFunction("blended", f => f with { Kind = FunctionKind.ZeroThrottleStabilisation }),
+                "no-switch-adds-thrust"
+            ),
+            ["self-right out of reach"] = (
+                Clean.WithFunction("self-right", f => Band(f, 1255, 1300)),
+                "functions-reachable"
+            ),
+            ["function on a channel that does not arrive"] = (
+                Clean.WithFunction("beeper", f => f with { Aux = 16 }),
+                "functions-reachable"
+            ),
+            ["arm switch with a delay"] = (
+                Clean
+                    .WithCondition("asked", new DelayTest { Of = [At("left-shoulder", 2)], OnAfter = new(900) })
+                    .WithChannel("arm", c => c with { Take = new ConditionSource { Condition = "asked" } }),
+                "no-delayed-arming"
+            ),
+            ["disarming that waits"] = (
+                Clean
+                    .WithCondition("asked", new DelayTest { Of = [At("left-shoulder", 2)], OffAfter = new(900) })
+                    .WithChannel("arm", c => c with { Take = new ConditionSource { Condition = "asked" } }),
+                "stop-works"
+            ),
+            ["consent that nobody gives"] = (
+                Clean.WithFunction("lamp", f => f with { Kind = FunctionKind.ArmConsent, Aux = 12 }),
+                "can-fly"
+            ),
+            ["tuning on the arm channel"] = (
+                Clean.WithFunction("lamp", f => f with { Kind = FunctionKind.AutomaticTune, Aux = 1 }),
+                "can-fly"
+            ),
+            ["loss procedure for ever"] = (
+                Clean.WithFunction("lamp", f => Band(f, 900, 2100) with { Kind = FunctionKind.LossProcedure }),
+                "can-fly"
+            ),
+        };
+
+    /// <summary>Changes that keep every promise.</summary>
+    public static IReadOnlyDictionary<string, Setup> Harmless { get; } =
+        new Dictionary<string, Setup>(StringComparer.Ordinal)
+        {
+            ["nothing changed"] = Clean,
+            ["names changed"] = Clean.WithControl("left-shoulder", c => c with { Alias = "Wing" }),
+            ["arm band a little wider"] = Clean.WithArm(f => Band(f, 1650, 2125)),
+            ["tilt guard lifted"] = Clean.WithGuards(g => g with { TiltLimit = null }),
+            ["arming while connected"] = Clean.WithGuards(g => g with { RefusesConnected = false }),
+            ["calibration"] = Clean.WithGuards(g => g with { Calibration = new(1500) }),
+            ["disarms by itself"] = Clean.WithGuards(g => g with { DisarmsAfter = new(8000) }),
+            ["grace on last values"] = Clean.WithLoss(l => l with { Grace = new(700) }),
+            ["grace on substituted values"] = Clean.WithLoss(l =>
+                l with
+                {
+                    Grace = new(700),
+                    GraceValues = GraceValues.Substituted,
+                }
+            ),
+            ["landing"] = Clean.WithLoss(l => l with { Procedure = LossProcedure.Land }),
+            ["landing until a stick is moved"] = Clean.WithLoss(l =>
+                l with
+                {
+                    Procedure = LossProcedure.Land,
+                    Recovery = FlightRecovery.StickMoved,
+                }
+            ),
+            ["return home"] = Clean.WithLoss(l =>
+                l with
+                {
+                    Procedure = LossProcedure.ReturnHome,
+                    LowBefore = new(9000),
+                }
+            ),
+            ["another order, on both sides"] = Clean
+                .WithChannel("throttle", c => c with { Number = new ChannelNumber(3) })
+                .WithChannel("pitch", c => c with { Number = new ChannelNumber(2) })
+                .WithChannel("roll", c => c with { Number = new ChannelNumber(1) })
+                .WithBoard(b => b with { Map = StickOrder.Parse("AETR") }),
+            ["arming towards the pilot"] = Clean
+                .WithControl("left-shoulder", c => (SwitchControl)c with { Start = 2, Safe = 2 })
+                .WithArm(f => Band(f, 900, 1300)),
+            ["a lock in the transmitter"] = Clean.ReadyMade("throttle-lock", ("arm", "left-shoulder:2")),
+            ["a camera that is faster"] = Clean.InModel(m =>
+                m with
+                {
+                    Channels = m.Channels.Set("camera", c => c with { Steps = c.Steps.Remove("slow") }),
+                }
+            ),
+            ["a yaw that is trimmed"] = Clean.InModel(m => m with { Trims = m.Trims.Add("yaw", new Percent(1)) }),
+        };
+
+    public static Setup WithGuards(this Setup setup, Func<ArmGuards, ArmGuards> change) =>
+        setup.WithBoard(b => b with { Guards = change(b.Guards) });
+
+    public static Setup WithLoss(this Setup setup, Func<LossSettings, LossSettings> change) =>
+        setup.WithBoard(b => b with { Loss = change(b.Loss) });
+
+    public static Setup WithAir(this Setup setup, Func<LinkSettings, LinkSettings> change) =>
+        setup with
+        {
+            Air = change(setup.Air),
+        };
+
+    private static Setup WithFunction(this Setup setup, string id, Func<BoardFunction, BoardFunction> change) =>
+        setup.WithBoard(b => b with { Functions = b.Functions.Set(id, change) });
+
+    private static BoardFunction Band(BoardFunction function, double low, double high) =>
+        function with
+        {
+            Low = new Microseconds(low),
+            High = new Microseconds(high),
+        };
+
+    private static Setup Presets(params (int Channel, double Value)[] presets) =>
+        Clean.WithAir(a =>
+            a with
+            {
+                OnLoss = ReceiverLoss.Preset,
+                Presets = presets.ToImmutableDictionary(
+                    p => p.Channel.ToString(System.Globalization.CultureInfo.InvariantCulture),
+                    p => new Microseconds(p.Value)
+                ),
+            }
+        );
+}
