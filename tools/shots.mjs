@@ -33,6 +33,16 @@ const straighten = async (page) => {
   await page.getByRole('button', { name: 'Straighten a multi-position switch' }).click();
   await page.getByText('Worked out').waitFor();
 };
+const breakPromise = async (page) => {
+  await page.getByTestId('verdict').getByText('/').waitFor();
+  await page.getByTestId('promise-no-leap').getByText('broken', { exact: true }).click();
+  await page.getByText('Proven to keep it').waitFor();
+  await page.getByRole('button', { name: 'One step' }).click();
+  await page.getByRole('button', { name: 'One step' }).click();
+};
+const proven = async (page) => {
+  await page.getByText('states looked at').waitFor();
+};
 const editCondition = (page) => page.getByRole('button', { name: 'Edit Home asked' }).click();
 const editCurve = (page) => page.getByRole('button', { name: /^Curve of|^curve of/ }).click();
 
@@ -47,6 +57,9 @@ const VIEWS = [
   { name: 'condition', path: '/craft/sandpiper/model?part=logic', prepare: editCondition },
   { name: 'step', path: '/craft/sandpiper/model', prepare: editCurve },
   { name: 'board', path: '/craft/gannet/board', main: true },
+  { name: 'proof', path: '/craft/sandpiper/proof', prepare: breakPromise, main: true },
+  { name: 'proven', path: '/craft/wren/proof', prepare: proven },
+  { name: 'air', path: '/craft/sandpiper/air', prepare: pushThrottle },
   { name: 'wire', path: '/craft/sandpiper/wire', prepare: pushThrottle },
   {
     name: 'stand-back',

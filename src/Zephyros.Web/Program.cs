@@ -5,6 +5,7 @@ using Zephyros.Storage;
 using Zephyros.Web.Bench;
 using Zephyros.Web.Guards;
 using Zephyros.Web.Problems;
+using Zephyros.Web.Proofs;
 using Zephyros.Web.Setups;
 using Zephyros.Web.Start;
 
@@ -33,6 +34,7 @@ builder.Services.AddSingleton(services =>
 builder.Services.AddSingleton<BenchRooms>();
 builder.Services.AddSingleton<Saving>();
 builder.Services.AddSingleton<KnownFindings>();
+builder.Services.AddSingleton<ProofRuns>();
 builder.Services.AddProblemDetails();
 builder.Services.AddExceptionHandler<ExceptionProblems>();
 builder.Services.ConfigureHttpJsonOptions(json => SetupJson.Configure(json.SerializerOptions));
@@ -64,6 +66,7 @@ SetupEndpoints.Map(setups);
 FindingEndpoints.Map(setups);
 BenchEndpoints.Map(setups);
 PlanningEndpoints.Map(setups);
+ProofEndpoints.Map(setups);
 app.MapGet("/api/transmitters", (SetupStore store) => TransmitterShapes.Of(store)).WithName("ListTransmitters");
 app.MapGet("/api/schema", () => SetupSchema.Create()).WithName("GetSchema");
 app.MapHub<BenchHub>("/hub/bench");

@@ -21,6 +21,7 @@ public sealed partial class DependencyRuleTests
         "Findings",
         "Bench",
         "Proof",
+        "Judgement",
     ];
 
     [Fact]

@@ -12,7 +12,10 @@ public abstract class Promise
     /// <summary>Its place in the list.</summary>
     public abstract int Order { get; }
 
-    /// <summary>The promise as a sentence.</summary>
+    /// <summary>The promise in a few words.</summary>
+    public abstract string Name { get; }
+
+    /// <summary>The promise as a sentence that leaves nothing open.</summary>
     public abstract string Title { get; }
 
     /// <summary>The principle behind it and where that comes from.</summary>

@@ -16,9 +16,7 @@ internal sealed class ProofWords(ProofScope scope)
     public string Of(ProofMove? move, IReadOnlyList<StepInput> inputs) =>
         move?.Kind switch
         {
-            null when inputs.Count == 0 => "The transmitter is on, the craft has no power.",
-            null =>
-                $"The transmitter is on, the craft has no power; {string.Join(", ", inputs.Select(i => $"{Name(i)} {Place(i)}"))}.",
+            null => Start([.. inputs.Where(i => !IsAtStart(i))]),
             MoveKind.Input => string.Join(" and at once: ", inputs.Select(Movement)) + ".",
             MoveKind.ModelTime => $"Wait until {Waiting(scope.Parts[move.Value])}.",
             MoveKind.BoardTime => Timer((BoardTimer)move.Value),
@@ -91,6 +89,22 @@ internal sealed class ProofWords(ProofScope scope)
     }
 
     private static readonly TimeSpan PressPulse = Model.Logic.PressTest.PulseLength.ToTimeSpan();
+
+    private string Start(IReadOnlyList<StepInput> elsewhere)
+    {
+        const string Off = "The transmitter was just switched on, the craft has no power";
+        return elsewhere.Count == 0
+            ? $"{Off}; all controls are at their start."
+            : $"{Off}; all controls are at their start, but: {string.Join(", ", elsewhere.Select(i => $"{Name(i)} {Place(i)}"))}.";
+    }
+
+    private bool IsAtStart(StepInput input) =>
+        input.Kind switch
+        {
+            InputKind.Telemetry => input.Setting == 0,
+            InputKind.Sensor => scope.Plan.Setup.Model.Sensors[input.Id].Bench.Value == input.Setting,
+            _ => scope.Plan.Setup.Transmitter.Controls[input.Id].StartSetting == input.Setting,
+        };
 
     private string Name(StepInput input) =>
         input.Kind switch

@@ -19,6 +19,26 @@ public static class Edits
     public static SetupEdit ReadOrder(Setup setup, StickOrder map) =>
         SetupEdit.Between($"Board reads {map.Spelled()}", setup, setup with { Board = setup.Board with { Map = map } });
 
+    /// <summary>Switches a promise on or off, or keeps it broken for a reason.</summary>
+    /// <param name="setup">The setup.</param>
+    /// <param name="code">The promise's code.</param>
+    /// <param name="title">The promise in a few words, for the history.</param>
+    /// <param name="setting">What is decided; null takes every decision back.</param>
+    public static SetupEdit DecidePromise(Setup setup, string code, string title, PromiseSetting? setting) =>
+        SetupEdit.Between(
+            setting switch
+            {
+                null => $"Promise as usual: {title}",
+                { On: false } => $"Promise off: {title}",
+                _ => $"Promise kept broken: {title}",
+            },
+            setup,
+            setup with
+            {
+                Promises = setting is null ? setup.Promises.Remove(code) : setup.Promises.SetItem(code, setting),
+            }
+        );
+
     /// <summary>Makes a board function watch another AUX channel.</summary>
     public static SetupEdit WatchAux(Setup setup, string functionId, int aux) =>
         WithFunction(setup, functionId, $"Watch AUX {aux}", f => f with { Aux = aux });

@@ -56,4 +56,9 @@ public sealed record Setup
     [Description("Findings that the pilot keeps on purpose, by the finding's key.")]
     public ImmutableDictionary<string, Justification> Justified { get; init; } =
         ImmutableDictionary<string, Justification>.Empty;
+
+    /// <summary>What the pilot has decided about safety promises, by the promise's code; those without an entry are on.</summary>
+    [Description("What the pilot has decided about safety promises, by the promise's code.")]
+    public ImmutableDictionary<string, PromiseSetting> Promises { get; init; } =
+        ImmutableDictionary<string, PromiseSetting>.Empty;
 }

@@ -13,6 +13,9 @@ public sealed class CanFly : Promise
     public override int Order => 12;
 
     /// <inheritdoc />
+    public override string Name => "Arming and thrust are reachable";
+
+    /// <inheritdoc />
     public override string Title =>
         "It can fly: arming and thrust are reachable by hand, and the throttle never falls while its stick rises.";
 

@@ -13,6 +13,9 @@ public sealed class FunctionsReachable : Promise
     public override int Order => 13;
 
     /// <inheritdoc />
+    public override string Name => "Every planned function can be switched on";
+
+    /// <inheritdoc />
     public override string Title =>
         "Every planned function can be switched on; turning over while the craft lies on its back, the beeper while disarmed.";
 

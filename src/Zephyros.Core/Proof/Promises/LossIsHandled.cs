@@ -12,6 +12,9 @@ public sealed class LossIsHandled : Promise
     public override int Order => 8;
 
     /// <inheritdoc />
+    public override string Name => "The board learns of a loss and starts nothing afterwards";
+
+    /// <inheritdoc />
     public override string Title =>
         "An armed board learns of a lost signal and runs its procedure; once a loss has stopped the motors nothing spins until the arm control was seen off, then on.";
 

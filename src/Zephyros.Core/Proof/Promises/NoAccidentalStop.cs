@@ -13,6 +13,9 @@ public sealed class NoAccidentalStop : Promise
     public override int Order => 7;
 
     /// <inheritdoc />
+    public override string Name => "Only declared stop controls stop the motors";
+
+    /// <inheritdoc />
     public override string Title =>
         "In thrust only the arm control and declared throttle cuts stop the motors: no other switch, no telemetry value and no timer does.";
 

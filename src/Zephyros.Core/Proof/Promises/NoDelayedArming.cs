@@ -12,6 +12,9 @@ public sealed class NoDelayedArming : Promise
     public override int Order => 4;
 
     /// <inheritdoc />
+    public override string Name => "Nothing arms later on";
+
+    /// <inheritdoc />
     public override string Title =>
         "Lowering the throttle, levelling the craft, time passing, a telemetry value or a signal that returns never arms.";
 

@@ -13,6 +13,9 @@ public sealed class NoLeap : Promise
     public override int Order => 2;
 
     /// <inheritdoc />
+    public override string Name => "One movement never takes the motors from standing to thrust";
+
+    /// <inheritdoc />
     public override string Title =>
         "The motors never go from off to thrust by one movement, and reach thrust only after the throttle stick itself was low since arming.";
 

@@ -13,6 +13,9 @@ public sealed class NoSwitchAddsThrust : Promise
     public override int Order => 5;
 
     /// <inheritdoc />
+    public override string Name => "Thrust is entered by the throttle stick only";
+
+    /// <inheritdoc />
     public override string Title =>
         "No switch, dial, time or telemetry value adds thrust: armed, thrust is entered by the throttle stick only. Turning over after a crash is exempt.";
 

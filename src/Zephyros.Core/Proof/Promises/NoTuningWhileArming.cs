@@ -12,6 +12,9 @@ public sealed class NoTuningWhileArming : Promise
     public override int Order => 15;
 
     /// <inheritdoc />
+    public override string Name => "Automatic trim or tuning is never on while arming";
+
+    /// <inheritdoc />
     public override string Title => "Automatic trim or tuning is never on at the moment of arming.";
 
     /// <inheritdoc />

@@ -12,6 +12,9 @@ public sealed class OneControlArms : Promise
     public override int Order => 11;
 
     /// <inheritdoc />
+    public override string Name => "Only the declared controls arm";
+
+    /// <inheritdoc />
     public override string Title => "Only the control that is declared to arm, or to give a consent, arms.";
 
     /// <inheritdoc />

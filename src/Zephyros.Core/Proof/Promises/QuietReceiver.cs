@@ -14,6 +14,9 @@ public sealed class QuietReceiver : Promise
     public override int Order => 9;
 
     /// <inheritdoc />
+    public override string Name => "What a receiver sends without radio is disarmed and low";
+
+    /// <inheritdoc />
     public override string Title =>
         "Whatever the receiver sends without radio, presets, held values or the frames before the link is up, is disarmed and low.";
 

@@ -13,6 +13,9 @@ public sealed class QuietStart : Promise
     public override int Order => 1;
 
     /// <inheritdoc />
+    public override string Name => "Powering on in the start positions never arms";
+
+    /// <inheritdoc />
     public override string Title =>
         "Powering on with the controls where the power-on check wants them never arms, starts a motor or shows the board a raised throttle, wherever the controls stand that it does not check.";
 

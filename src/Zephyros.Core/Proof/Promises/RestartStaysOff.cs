@@ -12,6 +12,9 @@ public sealed class RestartStaysOff : Promise
     public override int Order => 10;
 
     /// <inheritdoc />
+    public override string Name => "A restart leaves the motors off";
+
+    /// <inheritdoc />
     public override string Title =>
         "A restart of the transmitter or of the board leaves the motors off until the arm control was seen off, then on.";
 

@@ -13,6 +13,9 @@ public sealed class SafeEndIsSafe : Promise
     public override int Order => 14;
 
     /// <inheritdoc />
+    public override string Name => "A switch at its safe end is never more hazardous than elsewhere";
+
+    /// <inheritdoc />
     public override string Title =>
         "Putting a switch to its safe end never lets the motors do more than before, the rest equal (off, idle, idle with control, thrust).";
 

@@ -13,6 +13,9 @@ public sealed class StopWorks : Promise
     public override int Order => 6;
 
     /// <inheritdoc />
+    public override string Name => "One movement stops the motors at once";
+
+    /// <inheritdoc />
     public override string Title =>
         "While frames arrive, one and the same movement stops the motors at once, from every armed state.";
 

@@ -13,6 +13,9 @@ public sealed class ThrottleLowAtArming : Promise
     public override int Order => 3;
 
     /// <inheritdoc />
+    public override string Name => "The board sees a low throttle when it arms";
+
+    /// <inheritdoc />
     public override string Title => "At the moment of arming the board sees the throttle low.";
 
     /// <inheritdoc />

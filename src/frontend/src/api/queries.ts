@@ -21,6 +21,12 @@ export const findingsQuery = (id: string) =>
     queryFn: () => answer(api.GET('/api/setups/{id}/findings', at(id))),
   });
 
+export const proofQuery = (id: string) =>
+  queryOptions({
+    queryKey: ['setup', id, 'proof'],
+    queryFn: () => answer(api.GET('/api/setups/{id}/proof', at(id))),
+  });
+
 export const revisionsQuery = (id: string) =>
   queryOptions({
     queryKey: ['setup', id, 'revisions'],

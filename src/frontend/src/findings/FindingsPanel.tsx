@@ -22,9 +22,8 @@ export function FindingsPanel({ document, findings, changes }: Props) {
         <div className="rounded border border-moss bg-moss-wash p-3">
           <p className="font-bold text-moss">No rule finds a fault on the path.</p>
           <p className="mt-1 text-[0.93rem]">
-            They look at hands, model, wire and board; nothing is proven about movements yet. A simulated pass is not a
-            bench pass: with the propellers off, move one stick at a time on the real transmitter and watch that the
-            same bar answers on the board.
+            What movements can do is for the proof to say. A simulated pass is not a bench pass: with the propellers
+            off, move one stick at a time on the real transmitter and watch that the same bar answers on the board.
           </p>
         </div>
       )}

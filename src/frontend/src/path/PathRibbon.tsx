@@ -2,6 +2,7 @@ import clsx from 'clsx';
 import { NavLink } from 'react-router';
 import type { Finding, Station, TraceStop } from '../api/types';
 import { useBenchState } from '../bench/BenchProvider';
+import { ProofGate } from '../proof/ProofGate';
 import { markOf, STATION_NAMES, STATIONS } from './stations';
 
 interface Props {
@@ -14,7 +15,7 @@ export function PathRibbon({ setup, findings }: Props) {
   const stops = useBenchState((s) => s.message?.snapshot.trace.stops ?? []);
   return (
     <nav aria-label="Path" className="border-b border-line bg-sheet px-3">
-      <ol className="grid grid-cols-6 max-md:grid-cols-3">
+      <ol className="grid grid-cols-[repeat(6,minmax(0,1fr))_9.5rem] max-md:grid-cols-3">
         {STATIONS.map((station) => (
           <li key={station} className="min-w-0">
             <Gate
@@ -25,6 +26,9 @@ export function PathRibbon({ setup, findings }: Props) {
             />
           </li>
         ))}
+        <li className="min-w-0 max-md:col-span-3">
+          <ProofGate setup={setup} />
+        </li>
       </ol>
     </nav>
   );

@@ -10,6 +10,7 @@ import { StandBack } from '../bench/StandBack';
 import { FindingsPanel } from '../findings/FindingsPanel';
 import { PathRibbon } from '../path/PathRibbon';
 import { isStation, STATION_NAMES } from '../path/stations';
+import { ProofStation } from '../proof/ProofStation';
 import { Brand } from '../shell/Brand';
 import { CommandPalette } from '../shell/CommandPalette';
 import { Header } from '../shell/Header';
@@ -30,16 +31,12 @@ export default function SetupPage() {
   const findings = useQuery(findingsQuery(id));
   const failed = document.error ?? view.error ?? findings.error;
 
-  if (station !== undefined && !isStation(station)) return <Navigate to={`/craft/${id}/model`} replace />;
+  const page = station === 'proof' || isStation(station) ? station : undefined;
+  if (station !== undefined && page === undefined) return <Navigate to={`/craft/${id}/model`} replace />;
   if (document.data && view.data && findings.data)
     return (
       <BenchProvider key={id} setup={id}>
-        <Workbench
-          document={document.data}
-          view={view.data}
-          findings={findings.data}
-          station={isStation(station) ? station : 'model'}
-        />
+        <Workbench document={document.data} view={view.data} findings={findings.data} page={page ?? 'model'} />
       </BenchProvider>
     );
   return (
@@ -68,12 +65,15 @@ interface Props {
   document: SetupDocument;
   view: SetupView;
   findings: Finding[];
-  station: Station;
+  page: Page;
 }
+
+/** What is open: a station of the path, or the proof of all of it. */
+type Page = Station | 'proof';
 
 type Overlay = 'palette' | 'keys' | 'stand-back' | 'history' | null;
 
-function Workbench({ document, view, findings, station }: Props) {
+function Workbench({ document, view, findings, page }: Props) {
   const changes = useChanges(document.id);
   const [overlay, setOverlay] = useState<Overlay>(null);
   const overlayProps = (name: Overlay) => ({
@@ -102,7 +102,7 @@ function Workbench({ document, view, findings, station }: Props) {
         <main className="grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)_21rem] max-lg:grid-cols-1 max-lg:overflow-y-auto max-md:overflow-visible">
           {/* It scrolls, so it can be reached with the keyboard even where nothing in it can be. */}
           <section
-            aria-label={STATION_NAMES[station]}
+            aria-label={page === 'proof' ? 'Proof' : STATION_NAMES[page]}
             // eslint-disable-next-line jsx-a11y/no-noninteractive-tabindex
             tabIndex={0}
             className="min-h-0 overflow-y-auto p-5 max-lg:overflow-visible max-sm:px-3"
@@ -114,7 +114,7 @@ function Workbench({ document, view, findings, station }: Props) {
                 </Notice>
               </div>
             )}
-            <OpenStation station={station} document={document} view={view} changes={changes} />
+            <OpenPage page={page} document={document} view={view} changes={changes} />
           </section>
           <aside className="min-h-0 overflow-y-auto border-line p-4 max-lg:overflow-visible max-lg:border-t lg:border-l">
             <FindingsPanel document={document} findings={findings} changes={changes} />
@@ -137,12 +137,12 @@ function Workbench({ document, view, findings, station }: Props) {
   );
 }
 
-function OpenStation({ station, document, view, changes }: Omit<Props, 'findings'> & { changes: Changes }) {
-  if (station === 'hands') return <HandsStation setup={document.setup} view={view} changes={changes} />;
-  if (station === 'model')
-    return <ModelStation id={document.id} setup={document.setup} view={view} changes={changes} />;
-  if (station === 'board') return <BoardStation setup={document.setup} view={view} changes={changes} />;
-  return <PassingStation station={station} />;
+function OpenPage({ page, document, view, changes }: Omit<Props, 'findings'> & { changes: Changes }) {
+  if (page === 'proof') return <ProofStation id={document.id} setup={document.setup} changes={changes} />;
+  if (page === 'hands') return <HandsStation setup={document.setup} view={view} changes={changes} />;
+  if (page === 'model') return <ModelStation id={document.id} setup={document.setup} view={view} changes={changes} />;
+  if (page === 'board') return <BoardStation setup={document.setup} view={view} changes={changes} />;
+  return <PassingStation station={page} setup={document.setup} changes={changes} />;
 }
 
 /** The bench says which revision it runs; another tab may have saved a newer one. */

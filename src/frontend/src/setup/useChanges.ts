@@ -15,6 +15,8 @@ export interface Changes {
   edit: (edit: SetupEdit) => Promise<unknown>;
   fix: (finding: string, fix: string) => Promise<unknown>;
   justify: (finding: string, note: string) => Promise<unknown>;
+  /** Keeps a promise as it is for a reason, switches it off, or takes both back with an empty reason. */
+  decide: (promise: string, on: boolean, note: string) => Promise<unknown>;
   sendOrder: (order: string) => Promise<unknown>;
   /** Builds a ready-made chain into the model; true when it is in and saved. */
   build: (chain: string, wanted: Record<string, string>) => Promise<boolean>;
@@ -77,6 +79,10 @@ export function useChanges(id: string): Changes {
     justify: (key, note) =>
       run((current) =>
         answer(api.PUT('/api/setups/{id}/findings/{key}/justification', { ...at(current, { key }), body: { note } })),
+      ),
+    decide: (code, on, note) =>
+      run((current) =>
+        answer(api.PUT('/api/setups/{id}/proof/{code}', { ...at(current, { code }), body: { on, note } })),
       ),
     sendOrder: (order) =>
       run(async (current) => {

@@ -43,6 +43,7 @@ export function CommandPalette({ open, onOpenChange, document, view, findings, c
     })),
     Pages: [
       ...STATIONS.map((s) => ({ words: STATION_NAMES[s], run: () => go(s) })),
+      { words: 'Proof', run: () => go('proof') },
       { words: 'Hangar', run: () => void navigate('/') },
       { words: 'History', run: () => onShow('history') },
       { words: 'Keys', run: () => onShow('keys') },

@@ -11,6 +11,7 @@ import { StationHead } from '../StationHead';
 import { TravelBar } from '../../ui/TravelBar';
 import { FunctionTable } from './FunctionTable';
 import { GuardFields } from './GuardFields';
+import { LossFields } from './LossFields';
 import { PositionTable } from './PositionTable';
 
 interface Props {
@@ -76,6 +77,7 @@ export function BoardStation({ setup, view, changes }: Props) {
         />
       </div>
       <GuardFields guards={board.guards ?? {}} put={put} />
+      <LossFields loss={board.loss ?? {}} put={put} />
       <AxisBars map={board.map} />
       <FunctionTable setup={setup} put={put} />
       <PositionTable rows={view.rows} setup={setup} />

@@ -13,7 +13,13 @@ const USUAL_TILT = 25;
 /** What the board asks for before it arms, and how it disarms. Consent and conflicting functions guard by being there. */
 export function GuardFields({ guards, put }: Props) {
   const limit = guards.tiltLimit ?? null;
-  const all = { refusesConnected: true, disarmsOnlyWhenLow: false, ...guards };
+  const all = {
+    refusesConnected: true,
+    disarmsOnlyWhenLow: false,
+    refusesThrottle: true,
+    refusalLatches: true,
+    ...guards,
+  };
   const set = (title: string, change: Partial<ArmGuards>) => put(title, ['guards'], { ...all, ...change });
   return (
     <fieldset className="mb-4 flex flex-wrap items-end gap-x-5 gap-y-3">
@@ -56,6 +62,42 @@ export function GuardFields({ guards, put }: Props) {
           { value: 'low', label: 'only with the throttle low' },
         ]}
         onChange={(v) => set('How the switch disarms', { disarmsOnlyWhenLow: v === 'low' })}
+      />
+      <SelectField
+        label="With the throttle up"
+        value={all.refusesThrottle ? 'refuses' : 'arms'}
+        options={[
+          { value: 'refuses', label: 'refuses to arm' },
+          { value: 'arms', label: 'arms all the same' },
+        ]}
+        onChange={(v) => set('Arming with the throttle up', { refusesThrottle: v === 'refuses' })}
+      />
+      <SelectField
+        label="A refusal"
+        value={all.refusalLatches ? 'stands' : 'ends'}
+        options={[
+          { value: 'stands', label: 'stands until the switch was off' },
+          { value: 'ends', label: 'ends with its reason' },
+        ]}
+        onChange={(v) => set('How long a refusal stands', { refusalLatches: v === 'stands' })}
+      />
+      <NumberField
+        label="Calibrates after power-up for (0: no guard)"
+        unit="ms"
+        value={all.calibration ?? 0}
+        min={0}
+        max={60000}
+        step={100}
+        onCommit={(v) => set('Calibration', { calibration: v === 0 ? null : v })}
+      />
+      <NumberField
+        label="Disarms by itself, throttle low, after (0: never)"
+        unit="ms"
+        value={all.disarmsAfter ?? 0}
+        min={0}
+        max={600000}
+        step={500}
+        onCommit={(v) => set('Disarms by itself', { disarmsAfter: v === 0 ? null : v })}
       />
     </fieldset>
   );

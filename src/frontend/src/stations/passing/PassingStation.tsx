@@ -1,7 +1,9 @@
 import clsx from 'clsx';
-import type { Station } from '../../api/types';
+import type { Setup, Station } from '../../api/types';
 import { useBenchState } from '../../bench/BenchProvider';
 import { STATION_NAMES } from '../../path/stations';
+import type { Changes } from '../../setup/useChanges';
+import { ReceiverLossFields } from '../air/ReceiverLossFields';
 import { StationHead } from '../StationHead';
 
 const PURPOSE: Record<Station, string> = {
@@ -15,7 +17,7 @@ const PURPOSE: Record<Station, string> = {
 };
 
 /** A station that a value passes: the sums that lead to it, line by line. */
-export function PassingStation({ station }: { station: Station }) {
+export function PassingStation({ station, setup, changes }: { station: Station; setup: Setup; changes: Changes }) {
   const trace = useBenchState((s) => s.message?.snapshot.trace ?? null);
   const stop = trace?.stops.find((s) => s.station === station);
   return (
@@ -25,6 +27,7 @@ export function PassingStation({ station }: { station: Station }) {
         {stop?.figure} <small className="text-[0.4em] font-semibold tracking-normal">{stop?.unit}</small>
       </p>
       <p className="mb-3 text-soft">{stop?.note}</p>
+      {station === 'air' && <ReceiverLossFields setup={setup} changes={changes} />}
       <h2 className="border-b-2 border-ink pb-1 text-[0.84rem] font-semibold text-soft">The whole way, sum by sum</h2>
       <ol>
         {trace?.stops.map((each) => (

@@ -1,0 +1,120 @@
+using Zephyros.Core.Air;
+using Zephyros.Core.Board;
+using Zephyros.Core.Findings;
+using Zephyros.Core.Hands;
+using Zephyros.Core.Model;
+using Zephyros.Core.Model.Logic;
+using Zephyros.Core.Setups;
+using Zephyros.Core.Units;
+
+namespace Zephyros.Core.Judgement;
+
+/// <summary>Changes that might keep a promise: the fixes of all findings, and settings of receiver and board that the trade advises.
+/// Whether they do is for the proof to say.</summary>
+internal static class CandidateFixes
+{
+    /// <summary>All of them; each changes something.</summary>
+    public static IEnumerable<(string Id, string Effect, SetupEdit Edit)> Of(Setup setup)
+    {
+        foreach (var finding in Examination.Of(setup).Where(f => f.Justification is null))
+        foreach (var fix in finding.Fixes)
+            yield return ($"{finding.Key}/{fix.Id}", fix.Effect, fix.Edit);
+        foreach (var (id, title, effect, after) in Settings(setup))
+            if (after != setup)
+                yield return (id, effect, SetupEdit.Between(title, setup, after));
+        foreach (var (id, held) in setup.Model.Overrides.OrderBy(o => o.Key, StringComparer.Ordinal))
+            if (LatchedUntilLow(setup, id, held) is { } after)
+                yield return (
+                    $"latch/{id}",
+                    "What forces the throttle down lets go only after the throttle stick was low.",
+                    SetupEdit.Between($"{held.Label} holds until the throttle is low", setup, after)
+                );
+    }
+
+    private static IEnumerable<(string Id, string Title, string Effect, Setup After)> Settings(Setup setup)
+    {
+        yield return (
+            "silent",
+            "Receiver falls silent on a loss",
+            "The board then learns of a lost signal and runs its own procedure. Set it on the receiver too, and test it.",
+            setup with
+            {
+                Air = setup.Air with { OnLoss = ReceiverLoss.Silent },
+            }
+        );
+        var guards = setup.Board.Guards;
+        foreach (
+            var (id, title, effect, changed) in new[]
+            {
+                (
+                    "refusal-latches",
+                    "A refusal stands until the switch was off",
+                    "Nothing arms later on by itself.",
+                    guards with
+                    {
+                        RefusalLatches = true,
+                    }
+                ),
+                (
+                    "guard-throttle",
+                    "Refuse to arm with the throttle up",
+                    "The board arms only while it sees the throttle low.",
+                    guards with
+                    {
+                        RefusesThrottle = true,
+                    }
+                ),
+                (
+                    "disarm-at-once",
+                    "Disarm at once",
+                    "The arm switch stops the motors whatever the throttle does.",
+                    guards with
+                    {
+                        DisarmsOnlyWhenLow = false,
+                    }
+                ),
+            }
+        )
+            yield return (id, title, effect, setup with { Board = setup.Board with { Guards = changed } });
+        foreach (var (id, function) in setup.Board.Functions.OrderBy(f => f.Key, StringComparer.Ordinal))
+            if (function.Kind is FunctionKind.ThrottleCut or FunctionKind.ZeroThrottleStabilisation)
+                yield return (
+                    $"without/{id}",
+                    $"Board without {function.Label}",
+                    "The function is taken off the board; its switch no longer starts a motor.",
+                    setup with
+                    {
+                        Board = setup.Board with { Functions = setup.Board.Functions.Remove(id) },
+                    }
+                );
+    }
+
+    // The override waits for a latch that its condition sets and a low throttle clears.
+    private static Setup? LatchedUntilLow(Setup setup, string id, Override held)
+    {
+        if (!held.Enabled || held.Value.Value > -90 || setup.Transmitter.StickOf(StickAxis.Throttle) is not { } stick)
+            return null;
+        var condition = $"{id}-held";
+        if (setup.Model.Conditions.ContainsKey(condition) || condition.Length > 80)
+            return null;
+        var on = new HoldsTest { Condition = held.When };
+        var low = new CompareTest
+        {
+            Value = new ControlSource { Control = stick },
+            Relation = Relation.Below,
+            Limit = new Percent(-98),
+        };
+        var latch = new LatchTest { Set = [on], Clear = [new AllTest { Of = [new NotTest { Of = [on] }, low] }] };
+        return setup with
+        {
+            Model = setup.Model with
+            {
+                Conditions = setup.Model.Conditions.Add(
+                    condition,
+                    new Condition { Label = $"{held.Label[..Math.Min(held.Label.Length, 30)]} held", Test = latch }
+                ),
+                Overrides = setup.Model.Overrides.SetItem(id, held with { When = condition }),
+            },
+        };
+    }
+}

@@ -1,0 +1,71 @@
+import type { Setup } from '../api/types';
+import type { Changes } from '../setup/useChanges';
+import { StationHead } from '../stations/StationHead';
+import { Button } from '../ui/Button';
+import { Notice } from '../ui/Notice';
+import { PromiseRow } from './PromiseRow';
+import { isOpen } from './states';
+import { useProof } from './useProof';
+
+interface Props {
+  id: string;
+  setup: Setup;
+  changes: Changes;
+}
+
+/** The promises of the craft: proven in every reachable state, or broken by a sequence that can be read and played. */
+export function ProofStation({ id, setup, changes }: Props) {
+  const { proof, error, begin, cancel } = useProof(id);
+  const promises = [...(proof?.promises ?? [])].sort((a, b) => Number(isOpen(b)) - Number(isOpen(a)));
+  const current = proof?.promises.find((p) => p.state === 'running');
+  return (
+    <>
+      <StationHead title={`Proof: what ${setup.craft.name} promises`}>
+        Every combination of controls, memory, link and board is gone through after every change. A simulated pass is
+        not a bench pass; propellers off whenever a sequence is tried on the real craft.
+      </StationHead>
+      {error && <Notice title={error.message} />}
+      <div className="mb-4 flex flex-wrap items-center gap-3" role="status">
+        {proof?.running ? (
+          <>
+            <span className="font-semibold">
+              {current ? `Proving: ${current.name}` : 'Getting ready'}
+              {proof.found > 0 && ` · ${proof.found.toLocaleString('en')} states so far`}
+            </span>
+            {proof.estimate > 0 && (
+              <progress
+                aria-label="States found, of the most there may be"
+                className="h-2 w-40"
+                max={proof.estimate}
+                value={proof.found}
+              />
+            )}
+            <Button onClick={() => cancel()}>Cancel</Button>
+          </>
+        ) : (
+          <>
+            <span className="text-soft">{summary(proof?.promises ?? [], proof?.cancelled ?? false)}</span>
+            <Button onClick={() => begin(false)}>Prove again</Button>
+            <Button onClick={() => begin(true)}>
+              {proof?.twoHands ? 'Again with two hands at once' : 'Also two hands at once'}
+            </Button>
+          </>
+        )}
+      </div>
+      <ul className="border-t-2 border-ink">
+        {promises.map((promise) => (
+          <li key={promise.code} className="border-b border-line">
+            <PromiseRow id={id} promise={promise} revision={proof?.revision ?? 0} changes={changes} />
+          </li>
+        ))}
+      </ul>
+    </>
+  );
+}
+
+function summary(promises: readonly { states: number; milliseconds: number }[], cancelled: boolean): string {
+  const states = promises.reduce((sum, p) => sum + p.states, 0);
+  const seconds = promises.reduce((sum, p) => sum + p.milliseconds, 0) / 1000;
+  const looked = `${states.toLocaleString('en')} states looked at in ${seconds.toFixed(1)} s`;
+  return cancelled ? `Cancelled. ${looked}` : looked;
+}

@@ -1,0 +1,76 @@
+import { makeEdit } from '../../api/edits';
+import type { LinkSettings, Setup } from '../../api/types';
+import type { Changes } from '../../setup/useChanges';
+import { NumberField } from '../../ui/NumberField';
+import { SelectField } from '../../ui/SelectField';
+
+/** A disarmed, low value where the editing of a preset starts, in microseconds. */
+const LOW = 988;
+
+/** What the receiver does on its wire while nothing arrives by radio. */
+export function ReceiverLossFields({ setup, changes }: { setup: Setup; changes: Changes }) {
+  const { air } = setup;
+  const presets = air.presets ?? {};
+  const put = (title: string, member: keyof LinkSettings, value: unknown) =>
+    void changes.edit(makeEdit(title, setup, [{ path: ['air', member], value }]));
+  const channels = Object.values(setup.model.channels)
+    .filter((c) => c.number <= air.channels)
+    .sort((a, b) => a.number - b.number);
+  return (
+    <fieldset className="mb-5 flex flex-wrap items-end gap-x-5 gap-y-3">
+      <legend className="mb-2 w-full border-b-2 border-ink pb-1 text-[0.84rem] font-semibold text-soft">
+        On a loss, as set on the receiver itself
+      </legend>
+      <SelectField
+        label="The receiver"
+        value={air.onLoss ?? 'silent'}
+        options={[
+          { value: 'silent', label: 'falls silent' },
+          { value: 'preset', label: 'sends presets' },
+          { value: 'hold', label: 'holds the last values' },
+        ]}
+        onChange={(value) => put('Receiver on a loss', 'onLoss', value)}
+      />
+      <SelectField
+        label="Channel 5 (AUX 1)"
+        value={air.reservesArmChannel ? 'reserved' : 'free'}
+        options={[
+          { value: 'free', label: 'is a channel like the others' },
+          { value: 'reserved', label: 'is reserved for arming, on and off' },
+        ]}
+        onChange={(value) => put('Reserved arm channel', 'reservesArmChannel', value === 'reserved')}
+      />
+      {air.onLoss === 'preset' &&
+        channels.map(({ number, label }) => {
+          const preset = presets[number];
+          const without = Object.fromEntries(Object.entries(presets).filter(([n]) => n !== String(number)));
+          return (
+            <div key={number} className="flex items-end gap-2">
+              <SelectField
+                label={`${number} ${label}`}
+                value={preset === undefined ? 'last' : 'preset'}
+                options={[
+                  { value: 'last', label: 'last value' },
+                  { value: 'preset', label: 'preset' },
+                ]}
+                onChange={(v) =>
+                  put(`Preset of channel ${number}`, 'presets', v === 'last' ? without : { ...presets, [number]: LOW })
+                }
+              />
+              {preset !== undefined && (
+                <NumberField
+                  label={`Preset of channel ${number}`}
+                  quiet
+                  unit="µs"
+                  value={preset}
+                  min={800}
+                  max={2200}
+                  onCommit={(v) => put(`Preset of channel ${number}`, 'presets', { ...presets, [number]: v })}
+                />
+              )}
+            </div>
+          );
+        })}
+    </fieldset>
+  );
+}
