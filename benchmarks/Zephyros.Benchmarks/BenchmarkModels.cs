@@ -14,8 +14,11 @@ internal static class BenchmarkModels
     private const int Conditions = 20;
 
     /// <summary>The demo craft Sandpiper.</summary>
-    public static Setup Sandpiper() =>
-        SetupJson.Read(File.ReadAllBytes(Path.Combine(AppContext.BaseDirectory, "demo/sandpiper.json"))).Setup!;
+    public static Setup Sandpiper() => Demo("sandpiper");
+
+    /// <summary>A demo craft.</summary>
+    public static Setup Demo(string name) =>
+        SetupJson.Read(File.ReadAllBytes(Path.Combine(AppContext.BaseDirectory, $"demo/{name}.json"))).Setup!;
 
     /// <summary>Sixteen channels that each scale one control.</summary>
     public static Setup PlainSixteen()

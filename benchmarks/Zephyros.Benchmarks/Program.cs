@@ -6,6 +6,13 @@ using Zephyros.Benchmarks;
 
 // First argument: the folder of the built application. With "live" as second one, only the running application is measured.
 // The inner loops run in this process: a build of their own takes long and has hung on machines with a slow registry.
+// "proof" measures the proofs alone.
+if (args is [_, "proof"])
+{
+    ProofFigures.Print();
+    return;
+}
+
 if (args is not [_, "live"])
 {
     var job = Job.ShortRun.WithToolchain(InProcessEmitToolchain.Instance);
@@ -13,6 +20,7 @@ if (args is not [_, "live"])
     BenchmarkRunner.Run<ModelBenchmarks>(config);
     BenchmarkRunner.Run<WireBenchmarks>(config);
     KeptMemory.Print();
+    ProofFigures.Print();
 }
 
 await LiveFigures.PrintAsync(args[0]);
