@@ -9,6 +9,8 @@ namespace Zephyros.Core.Proof;
 /// once. Not safe for use by several threads.</remarks>
 internal sealed class Explorer
 {
+    private const int WordsBetweenBreaths = 1024;
+
     private readonly ReducedModel model;
     private readonly SituationSystem system;
     private readonly InputGrid grid;
@@ -20,6 +22,8 @@ internal sealed class Explorer
     private readonly SortedDictionary<(int Situation, int Memory), ulong[]> fresh = [];
     private readonly List<List<StateSet>> levels = [];
     private readonly ulong[] moved;
+    private IProgress<ProofProgress>? progress;
+    private CancellationToken cancellation;
     private (StateSet From, ProofMove? Move, Roles Roles, int Word, ulong Bits, ModelOutcome? Outcome)? broken;
     private long bytes;
     private long states;
@@ -51,19 +55,24 @@ internal sealed class Explorer
         CancellationToken cancellation
     )
     {
+        (this.progress, this.cancellation) = (progress, cancellation);
         var start = system.Start();
         for (var word = 0; word < grid.Words; word++)
+        {
+            if (word % WordsBetweenBreaths == 0)
+                Breathe();
             if (starts[word] != 0)
                 foreach (var row in model.Row(0, word))
                     Add(row.Outcome.Memory, start, word, row.Positions & starts[word]);
+        }
+
         while (fresh.Count > 0)
         {
             var level = Close();
             levels.Add(level);
-            progress?.Report(new ProofProgress(levels.Count - 1, states, Estimate));
             foreach (var set in level)
             {
-                cancellation.ThrowIfCancellationRequested();
+                Breathe();
                 Follow(set);
                 if (broken is not null && !limits.LookPast)
                     return End(ExplorationEnding.Broken);
@@ -86,6 +95,13 @@ internal sealed class Explorer
 
     /// <summary>How many states there may be at most, as far as situations were found.</summary>
     public double Estimate => grid.Positions * model.Memories * Math.Max(1, system.Situations.Count);
+
+    // Says how far it is, and stops when it is told to.
+    private void Breathe()
+    {
+        progress?.Report(new ProofProgress(levels.Count - 1, states, Estimate));
+        cancellation.ThrowIfCancellationRequested();
+    }
 
     private IEnumerable<(int Input, int Cell)[]> SingleMoves()
     {
@@ -183,6 +199,8 @@ internal sealed class Explorer
             var table = system.Steps(set.Situation, new Happening(MoveKind.Input, Roles: roles));
             for (var word = 0; word < moved.Length; word++)
             {
+                if (word % WordsBetweenBreaths == 0)
+                    Breathe();
                 if (moved[word] == 0)
                     continue;
                 if (!on)

@@ -86,7 +86,11 @@ public sealed class Prover(SignalPlan plan, ProofLimits limits)
     {
         var grid = model.Grid;
         var starts = new ulong[grid.Words];
+        Array.Fill(starts, grid.Used);
         var wanted = WantedCells(model, declared);
+        if (wanted.Count == 0)
+            return starts;
+        Array.Clear(starts);
         for (var word = 0; word < grid.Words; word++)
         for (var bit = 0; bit < 64; bit++)
             if ((grid.Used >> bit & 1) != 0 && wanted.All(w => grid.Cell(w.Input, word, bit) == w.Cell))

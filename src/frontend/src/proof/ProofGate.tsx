@@ -11,6 +11,7 @@ export function ProofGate({ setup }: { setup: string }) {
   return (
     <NavLink
       to={`/craft/${setup}/proof`}
+      data-testid="verdict"
       className={({ isActive }) =>
         clsx('block h-full border-line py-2 md:border-l', isActive ? 'bg-sea-wash' : 'hover:bg-paper')
       }
@@ -18,7 +19,6 @@ export function ProofGate({ setup }: { setup: string }) {
       <h2 className="flex h-6 items-center px-3 text-[0.93rem] font-bold">Proof</h2>
       <div className="mt-1.5 h-[5px] max-md:hidden" />
       <p
-        data-testid="verdict"
         className={clsx(
           'px-3 pt-1.5 text-[2.05rem] leading-none font-extrabold tracking-tight max-md:text-[1.5rem]',
           verdict && !proof.running && (open ? 'text-rust' : 'text-moss'),
