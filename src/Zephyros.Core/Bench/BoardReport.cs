@@ -12,11 +12,36 @@ namespace Zephyros.Core.Bench;
 /// <param name="Reason">Why, and what would change it.</param>
 public sealed record BoardReport(BoardStanding Standing, string Title, string Reason)
 {
+    /// <summary>What flies the craft, and what is on but shadowed by it; empty while the pilot's signal does not count.</summary>
+    public string Flight { get; private init; } = "";
+
     /// <summary>Puts a board's state into words.</summary>
     /// <param name="plan">The compiled setup.</param>
     /// <param name="state">The state.</param>
     /// <param name="reading">What the board made of the last good frame.</param>
-    public static BoardReport Of(SignalPlan plan, BoardState state, BoardReading reading)
+    public static BoardReport Of(SignalPlan plan, BoardState state, BoardReading reading) =>
+        state is { Powered: true, HasSignal: true }
+            ? Words(plan, state, reading) with
+            {
+                Flight = FlightWords(plan, reading),
+            }
+            : Words(plan, state, reading);
+
+    private static string FlightWords(SignalPlan plan, BoardReading reading)
+    {
+        string[] on =
+        [
+            .. FlightFunctions.ByStrength(plan.Board, reading.View).Select(id => plan.Setup.Board.Functions[id].Label),
+        ];
+        return on switch
+        {
+            [] => "Rate flight",
+            [var only] => only,
+            [var first, .. var others] => $"{first}, which shadows {string.Join(" and ", others)}",
+        };
+    }
+
+    private static BoardReport Words(SignalPlan plan, BoardState state, BoardReading reading)
     {
         if (!state.Powered)
             return new(BoardStanding.Unpowered, "No power", "The craft's battery is not connected.");

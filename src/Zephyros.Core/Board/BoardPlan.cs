@@ -6,7 +6,7 @@ namespace Zephyros.Core.Board;
 /// <summary>A board's settings made ready: which value is compared with what, and which bit of a <see cref="BoardView"/> says what.</summary>
 public sealed class BoardPlan
 {
-    /// <summary>So far above the throttle-low limit, thrust is more than a change at the threshold: a twentieth of the travel. Our own
+    /// <summary>So far above where thrust begins (the activation limit, or the throttle-low limit), thrust is more than a change at the threshold: a twentieth of the travel. Our own
     /// figure.</summary>
     public static readonly Microseconds NoticeableThrust = new(50);
 
@@ -115,7 +115,8 @@ public sealed class BoardPlan
         yield return Board.ActivationLimit is { } limit
             ? BoardAtom.Above(BoardView.ThrustBit, throttle, limit.Value)
             : BoardAtom.AtLeast(BoardView.ThrustBit, throttle, low);
-        yield return BoardAtom.AtLeast(BoardView.WellUpBit, throttle, low + NoticeableThrust.Value);
+        var start = Board.ActivationLimit?.Value ?? low;
+        yield return BoardAtom.AtLeast(BoardView.WellUpBit, throttle, start + NoticeableThrust.Value);
         foreach (var axis in new[] { StickAxis.Roll, StickAxis.Pitch, StickAxis.Yaw })
         {
             var channel = Board.Map.ChannelOf(axis).Value - 1;

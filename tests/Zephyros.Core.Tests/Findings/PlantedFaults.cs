@@ -48,6 +48,16 @@ internal static class PlantedFaults
             ),
             ["arm-band-shared:arm"] = Demo.ArmOnThreePositions(1300, 2100),
             ["throttle-never-low"] = Demo.Plain.WithBoard(b => b with { ThrottleLow = new Microseconds(1000) }),
+            ["function-shadowed:blended"] = Demo.Plain.WithBoard(b =>
+                b with
+                {
+                    Functions = b.Functions.Set("blended", f => f with { Low = new(950), High = new(1200) }),
+                }
+            ),
+            ["reserved-channel-shared:left-front-outer"] = Demo.ArmOnThreePositions(1700, 2100) with
+            {
+                Air = Demo.Plain.Air with { ReservesArmChannel = true },
+            },
             ["stick-not-sent:yaw"] = Demo.Plain.WithChannel("yaw", c => c with { Take = Hand("left-dial") }),
             ["override-not-enabled:throttle-lock"] = Full.InModel(m =>
                 m with
@@ -156,6 +166,8 @@ internal static class PlantedFaults
             "flight-state-unreached:practice",
             "flight-states-alike:cruise:practice",
             "control-twice:left-shoulder",
+            "function-shadowed:blended",
+            "reserved-channel-shared:left-front-outer",
         };
 
     /// <summary>Changes that are no faults.</summary>

@@ -16,6 +16,11 @@ export function BoardSays() {
           {report?.title ?? '…'}
         </p>
         <p className="text-[0.87rem] leading-snug">{report?.reason}</p>
+        {report && report.flight !== '' && (
+          <p className="text-[0.8rem] leading-snug text-deep-soft">
+            Flies by: <b className="text-deep-ink">{report.flight}</b>
+          </p>
+        )}
       </div>
       {said && (
         <p className="mt-auto flex items-center gap-1.5 pt-1 text-[0.8rem] text-deep-soft">

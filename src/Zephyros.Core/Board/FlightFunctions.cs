@@ -1,0 +1,34 @@
+namespace Zephyros.Core.Board;
+
+/// <summary>Which of the functions that fly the craft works when several are on: the board has one fixed order for them.</summary>
+/// <remarks>Common practice, no source (job.md 9): return home beats everything, then manual, then position hold, then cruise, then the
+/// levelling functions; none selected is rate flight.</remarks>
+public static class FlightFunctions
+{
+    private static readonly FunctionKind[] ByPriority =
+    [
+        FunctionKind.ReturnHome,
+        FunctionKind.Manual,
+        FunctionKind.PositionHold,
+        FunctionKind.Cruise,
+        FunctionKind.SelfLevel,
+        FunctionKind.BlendedLevel,
+    ];
+
+    /// <summary>True for a function that flies the craft.</summary>
+    public static bool Flies(FunctionKind kind) => Array.IndexOf(ByPriority, kind) >= 0;
+
+    /// <summary>What flies the craft, and what is on but shadowed by it, the strongest first.</summary>
+    /// <param name="plan">The board.</param>
+    /// <param name="view">What it reads from the last frame.</param>
+    /// <returns>The ids of the active flight functions: the first works, the others are shadowed; none in rate flight.</returns>
+    public static IReadOnlyList<string> ByStrength(BoardPlan plan, BoardView view) =>
+        [
+            .. plan
+                .Functions.Select((f, i) => (f.Key, f.Value.Kind, On: view.Has(BoardPlan.BitOf(i))))
+                .Where(f => f.On && Flies(f.Kind))
+                .OrderBy(f => Array.IndexOf(ByPriority, f.Kind))
+                .ThenBy(f => f.Key, StringComparer.Ordinal)
+                .Select(f => f.Key),
+        ];
+}
