@@ -66,7 +66,7 @@ const json = (file) => JSON.parse(readFileSync(`${RESULTS}/${file}`, 'utf8'));
 rmSync(RESULTS, { recursive: true, force: true });
 mkdirSync(RESULTS, { recursive: true });
 
-async function serverSide() {
+async function serverBuild() {
   await need('C# build and analyzers', 'dotnet', [
     'build',
     'Zephyros.slnx',
@@ -77,6 +77,9 @@ async function serverSide() {
     'quiet',
   ]);
   await check('C# format', 'dotnet', ['csharpier', 'check', '.']);
+}
+
+async function serverSuites() {
   for (const project of ['Core', 'Storage', 'Web']) {
     const name = `Zephyros.${project}.Tests`;
     await suite(name, 'dotnet', [`tests/${name}/bin/Release/net10.0/${name}.dll`, '-noColor'], xunit);
@@ -93,17 +96,21 @@ async function interfaceSide() {
   });
 }
 
+async function browserSuite() {
+  const browser = ['playwright', 'test', '--config', 'tests/browser/playwright.config.ts', '--reporter=list,json'];
+  await suite('browser', 'npx', browser, () => {
+    const { expected, flaky, unexpected } = json('browser.json').stats;
+    return { passed: expected + flaky, failed: unexpected };
+  });
+}
+
 await need('packages', 'make', ['restore']);
 await need('browser', 'node', ['tools/ensure-chromium.mjs']);
 await need('model checker', 'node', ['tools/ensure-spin.mjs']);
 await need('application', 'make', ['app']);
 // The two sides share nothing but the machine's two cores.
-await Promise.all([serverSide(), interfaceSide()]);
-const browser = ['playwright', 'test', '--config', 'tests/browser/playwright.config.ts', '--reporter=list,json'];
-await suite('browser', 'npx', browser, () => {
-  const { expected, flaky, unexpected } = json('browser.json').stats;
-  return { passed: expected + flaky, failed: unexpected };
-});
+await Promise.all([serverBuild(), interfaceSide()]);
+await Promise.all([serverSuites(), browserSuite()]);
 
 console.log(`${total.passed} passed, ${total.failed} failed`);
 console.log(testShare());

@@ -3,7 +3,14 @@ import type { Page } from '@playwright/test';
 import { expect, test } from './fixtures';
 
 const MODEL = '/craft/sandpiper/model';
-const MAIN = ['/', MODEL, `${MODEL}?part=logic`, '/craft/sandpiper/hands', '/craft/sandpiper/board'];
+const MAIN = [
+  '/',
+  MODEL,
+  `${MODEL}?part=logic`,
+  '/craft/sandpiper/hands',
+  '/craft/sandpiper/board',
+  '/craft/sandpiper/proof',
+];
 const PAGES = [
   ...MAIN,
   `${MODEL}?part=states`,

@@ -4,7 +4,7 @@ namespace Zephyros.Core.Proof;
 internal sealed class PathWriter(Explorer explorer, ReducedModel model, Exploration found)
 {
     // What two inputs decide together is tried with so many of their values.
-    private const int Tries = 300;
+    private const int Tries = 60;
 
     private readonly ProofWords words = new(model.Scope);
 

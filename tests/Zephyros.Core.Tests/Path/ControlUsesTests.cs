@@ -29,7 +29,7 @@ public sealed class ControlUsesTests
         Assert.Contains(limiter, d => d.Contains("Limiter on", StringComparison.Ordinal));
         Assert.Contains(limiter, d => d.Contains("Practice", StringComparison.Ordinal));
         Assert.Equal(
-            ["“Cut on” holds", "“Cut held” holds", "forces Throttle to −100 %"],
+            ["“Cut held” holds", "“Cut on” holds", "forces Throttle to −100 %"],
             uses["right-back-switch"].Positions[1].Does
         );
         Assert.Equal(

@@ -18,7 +18,7 @@ internal static partial class ModelChecker
         {
             File.WriteAllText(System.IO.Path.Combine(folder, "model.pml"), model);
             Run(folder, "spin", "-o2", "-o3", "-a", "model.pml");
-            Run(folder, "gcc", "-O1", "-w", "-DSAFETY", "-DNOREDUCE", "-DNOFAIR", "-DBFS", "-o", "pan", "pan.c");
+            Run(folder, "gcc", "-O0", "-w", "-DSAFETY", "-DNOREDUCE", "-DNOFAIR", "-DBFS", "-o", "pan", "pan.c");
             var clock = Stopwatch.StartNew();
             var said = Run(folder, System.IO.Path.Combine(folder, "pan"), "-E", "-w24");
             var seconds = clock.Elapsed.TotalSeconds;
