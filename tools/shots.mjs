@@ -76,7 +76,7 @@ const VIEWS = [
     path: '/craft/wren/board',
     prepare: (page) => page.getByRole('button', { name: /^Find/ }).click(),
   },
-  { name: 'armed', path: '/craft/wren/board', prepare: arm },
+  { name: 'armed', path: '/craft/wren/board', prepare: arm, main: true },
   { name: 'fixed', path: '/craft/sandpiper/board', prepare: fixed },
 ];
 

@@ -60,9 +60,6 @@ internal sealed class ReducedModel
     /// <summary>What the board can read, as far as it was worked out.</summary>
     public IReadOnlyList<ulong> Readings => readings;
 
-    /// <summary>How many positions were run.</summary>
-    public long Runs { get; private set; }
-
     /// <summary>The bytes that the tables take, about.</summary>
     public long Bytes { get; private set; }
 
@@ -117,7 +114,6 @@ internal sealed class ReducedModel
             {
                 Put(word, bit, memory);
                 run.Run(choices);
-                Runs++;
                 if (elapsing >= 0 && !run.Elapsed)
                     continue;
                 var outcome = new ModelOutcome(MemoryOf(run.Memory), NumberOf(Read(choices)));

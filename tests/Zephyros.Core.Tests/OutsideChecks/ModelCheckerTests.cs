@@ -11,7 +11,13 @@ public sealed class ModelCheckerTests
     // Larger ones would only make the compiler of the checker's program work longer.
     private const long MostStates = 40_000;
 
-    public static TheoryData<string, string> Demos =>
+    // In make test some, in make test-deep all promises of all demo setups.
+    public static TheoryData<string, string> Demos => Iterations.Of(1) > 1 ? All : Some;
+
+    private static TheoryData<string, string> All =>
+        new(from row in Demo.Names from promise in PromiseList.All select (row.Data, promise.Code));
+
+    private static TheoryData<string, string> Some =>
         new()
         {
             { "sandpiper", "quiet-start" },

@@ -1,10 +1,10 @@
 import clsx from 'clsx';
 import { CircleCheck, OctagonAlert, TriangleAlert } from 'lucide-react';
-import { useState } from 'react';
 import type { Finding } from '../api/types';
 import { STATION_NAMES } from '../path/stations';
 import type { Changes } from '../setup/useChanges';
 import { Button } from '../ui/Button';
+import { ReasonForm } from '../ui/ReasonForm';
 
 /** One finding: what, why, where from, and what would put it right. */
 export function FindingCard({ finding, changes }: { finding: Finding; changes: Changes }) {
@@ -71,45 +71,11 @@ export function FindingCard({ finding, changes }: { finding: Finding; changes: C
 }
 
 function Keep({ finding, changes }: { finding: Finding; changes: Changes }) {
-  const [note, setNote] = useState<string | null>(null);
   if (finding.justification !== null)
     return (
       <Button look="bare" onClick={() => void changes.justify(finding.key, '')}>
         Take the reason back
       </Button>
     );
-  if (note === null)
-    return (
-      <Button look="bare" onClick={() => setNote('')}>
-        Keep it, with a reason
-      </Button>
-    );
-  return (
-    <form
-      className="flex w-full flex-col gap-2"
-      onSubmit={(event) => {
-        event.preventDefault();
-        if (note.trim()) void changes.justify(finding.key, note.trim());
-      }}
-    >
-      <label className="flex flex-col gap-1 text-sm">
-        Why it is right as it is
-        <textarea
-          className="rounded border border-line bg-paper p-2"
-          rows={2}
-          maxLength={400}
-          value={note}
-          onChange={(event) => setNote(event.target.value)}
-        />
-      </label>
-      <div className="flex gap-2">
-        <Button look="solid" type="submit" disabled={!note.trim()}>
-          Keep it
-        </Button>
-        <Button look="bare" onClick={() => setNote(null)}>
-          Cancel
-        </Button>
-      </div>
-    </form>
-  );
+  return <ReasonForm offer="Keep it, with a reason" onKeep={(reason) => void changes.justify(finding.key, reason)} />;
 }

@@ -6,9 +6,6 @@ internal sealed class Choices
     private readonly List<bool> made = [];
     private int asked;
 
-    /// <summary>How many comparisons were undecided in the run before.</summary>
-    public int Count => made.Count;
-
     /// <summary>How the comparison that is undecided now comes out in this run.</summary>
     public bool Take()
     {

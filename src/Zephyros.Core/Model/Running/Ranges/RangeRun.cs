@@ -40,9 +40,6 @@ internal sealed class RangeRun
     /// <summary>The state of every part that remembers; before a run as it was, after it as it is.</summary>
     public int[] Memory { get; }
 
-    /// <summary>The parts for which time runs after a run: one bit for each.</summary>
-    public ulong Running { get; private set; }
-
     /// <summary>The part whose time comes to its end in the next run, or -1.</summary>
     public int Elapsing { get; set; } = -1;
 
@@ -67,7 +64,6 @@ internal sealed class RangeRun
     /// <summary>Runs all parts.</summary>
     public void Run(Choices choices)
     {
-        Running = 0;
         Elapsed = false;
         foreach (var section in sections)
             RunSection(section, choices);
@@ -226,8 +222,6 @@ internal sealed class RangeRun
         Elapsed |= wait > 0 && Elapsing == part;
         if (wait <= 0 || Elapsing == part)
             Memory[part] = input;
-        else
-            Running |= 1UL << part;
         return Memory[part];
     }
 
@@ -238,8 +232,6 @@ internal sealed class RangeRun
         {
             Elapsed |= down && Memory[part] == 0 && op.P > 0 && Elapsing == part;
             var enough = down && (Memory[part] != 0 || op.P <= 0 || Elapsing == part);
-            if (down && !enough)
-                Running |= 1UL << part;
             Memory[part] = enough ? 1 : 0;
             return Memory[part];
         }
@@ -252,8 +244,6 @@ internal sealed class RangeRun
                     : Memory[part] is MemoryPart.Pulse
             );
         Memory[part] = NextPress(Memory[part], down, op.P <= 0, Elapsing == part);
-        if (Memory[part] is MemoryPart.PressedShort or MemoryPart.PressedEnough or MemoryPart.Pulse)
-            Running |= 1UL << part;
         return Bit(Memory[part] == MemoryPart.Pulse);
     }
 
