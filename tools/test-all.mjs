@@ -109,8 +109,7 @@ await need('browser', 'node', ['tools/ensure-chromium.mjs']);
 await need('model checker', 'node', ['tools/ensure-spin.mjs']);
 await need('application', 'make', ['app']);
 // The two sides share nothing but the machine's two cores.
-await Promise.all([serverBuild(), interfaceSide()]);
-await Promise.all([serverSuites(), browserSuite()]);
+await Promise.all([serverBuild().then(serverSuites), interfaceSide().then(browserSuite)]);
 
 console.log(`${total.passed} passed, ${total.failed} failed`);
 console.log(testShare());

@@ -7,8 +7,9 @@ export default defineConfig({
   // Each worker has an application of its own (see fixtures.ts), so files may run beside each other.
   workers: 2,
   fullyParallel: false,
-  timeout: 120_000,
-  expect: { timeout: 20_000 },
+  // Long enough for a machine that somebody else is using as well.
+  timeout: 300_000,
+  expect: { timeout: 60_000 },
   reporter: [['list']],
   use: {
     launchOptions,

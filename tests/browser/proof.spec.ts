@@ -59,7 +59,7 @@ test('a long proof shows how far it is and is cancelled', async ({ app, craft, r
   expect(made.status()).toBe(201);
   const { id } = (await made.json()) as { id: string };
   const page = await craft(id, 'proof');
-  await expect(page.getByText(/states so far/)).toBeVisible({ timeout: 30_000 });
+  await expect(page.getByText(/states so far/)).toBeVisible();
   await page.getByRole('button', { name: 'Cancel' }).click();
   await expect(page.getByText(/^Cancelled\./)).toBeVisible();
   await expect(page.getByText('The proof was cancelled.').first()).toBeVisible();
