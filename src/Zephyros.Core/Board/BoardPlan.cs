@@ -68,7 +68,11 @@ public sealed class BoardPlan
         | LossBits
         | SelfRightBits
         | StabiliseBits
-        | (SelfRightBits != 0 || StabiliseBits != 0 ? BoardView.DeflectedBit : 0);
+        | (SelfRightBits != 0 || StabiliseBits != 0 || SticksBringBack ? BoardView.DeflectedBit : 0);
+
+    // A deflected stick ends a landing or a return.
+    private bool SticksBringBack =>
+        Board.Loss is { Recovery: FlightRecovery.StickMoved, Procedure: not LossProcedure.Stop };
 
     /// <summary>The bit of a function.</summary>
     /// <param name="index">Its place among <see cref="Functions"/>.</param>

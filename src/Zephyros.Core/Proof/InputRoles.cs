@@ -29,8 +29,8 @@ internal static class InputRoles
                     FunctionKind.ThrottleCut => Roles.Cuts,
                     _ => Roles.None,
                 };
-        if (check.Named == (input.Id, input.Cells[cell].Example))
-            roles |= Roles.Named;
+        if (check.Named?.Control == input.Id)
+            roles |= check.Named.Value.Setting == input.Cells[cell].Example ? Roles.Named : Roles.NamedAway;
         return roles & check.LooksAt;
     }
 }

@@ -1,3 +1,5 @@
+using System.Globalization;
+using Zephyros.Core.Air;
 using Zephyros.Core.Board;
 using Zephyros.Core.Hands;
 using Zephyros.Core.Model;
@@ -125,9 +127,24 @@ internal sealed class ProofScope
             .ToHashSet();
         if ((Bits & StickLowBit) != 0 && Plan.Setup.Transmitter.StickOf(StickAxis.Throttle) is { } stick)
             cone.Add(new ModelNode(NodeKind.Control, stick));
+        if (PresetsSplitTheSticks())
+            Obstacle = "The receiver has presets for some of roll, pitch and yaw, and not for all.";
         if (Plan.Model.Graph.Cycles.Any(c => c.Any(cone.Contains)))
             Obstacle = "Conditions or channels ask for each other in a circle.";
         return cone;
+    }
+
+    // Whether any stick is deflected is one bit; a receiver that presets one axis and holds another would make two of it.
+    private bool PresetsSplitTheSticks()
+    {
+        if ((Bits & BoardView.DeflectedBit) == 0 || Plan.Setup.Air.OnLoss != ReceiverLoss.Preset)
+            return false;
+        var preset = new[] { StickAxis.Roll, StickAxis.Pitch, StickAxis.Yaw }.Count(axis =>
+            Plan.Setup.Air.Presets.ContainsKey(
+                Plan.Setup.Board.Map.ChannelOf(axis).Value.ToString(CultureInfo.InvariantCulture)
+            )
+        );
+        return preset is 1 or 2;
     }
 
     private IEnumerable<int> Continuous()

@@ -28,6 +28,9 @@ public enum Roles
     /// <summary>It is the movement that the promise names.</summary>
     Named = 64,
 
+    /// <summary>It is the control of the movement that the promise names, going elsewhere.</summary>
+    NamedAway = 256,
+
     /// <summary>It is no hand: a telemetry reading.</summary>
     Telemetry = 128,
 }

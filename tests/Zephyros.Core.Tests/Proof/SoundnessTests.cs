@@ -1,10 +1,12 @@
 using Zephyros.Core.Bench;
 using Zephyros.Core.Board;
+using Zephyros.Core.Model;
 using Zephyros.Core.Path;
 using Zephyros.Core.Proof;
 using Zephyros.Core.Setups;
 using Zephyros.Core.Tests.Reference;
 using Zephyros.Core.Units;
+using static Zephyros.Core.Tests.Build;
 
 namespace Zephyros.Core.Tests.Proof;
 
@@ -18,6 +20,40 @@ public sealed class SoundnessTests
     [MemberData(nameof(Demo.Names), MemberType = typeof(Demo))]
     public void Every_state_of_a_demo_bench_was_found(string name) =>
         Walk(Demo.Load(name) is var setup && name == "sandpiper" ? Demo.Clean : setup, DemoSteps, 1);
+
+    // A deflected stick ends the landing, and nothing else on this board asks for one.
+    [Fact]
+    public void Every_state_of_a_craft_that_a_stick_brings_back_was_found() =>
+        Walk(
+            Demo.Plain.WithBoard(b =>
+                b with
+                {
+                    Functions = b.Functions.Remove("self-right"),
+                    Loss = new LossSettings
+                    {
+                        Grace = new(300),
+                        Procedure = LossProcedure.Land,
+                        Recovery = FlightRecovery.StickMoved,
+                    },
+                }
+            ),
+            20_000,
+            1
+        );
+
+    // Where the curve is flat the dial decides alone, at other values than where both do.
+    [Fact]
+    public void Every_state_of_a_craft_with_a_flat_curve_and_a_dial_was_found() =>
+        Walk(
+            Demo.Plain.WithStep(
+                    "throttle",
+                    "flat",
+                    new CurveStep { Order = 1, Points = Points((-100, -100), (-90, -90), (60, -90), (100, 60)) }
+                )
+                .WithStep("throttle", "dial", new AddStep { Order = 2, With = With(Hand("left-dial"), scale: 15) }),
+            20_000,
+            1
+        );
 
     [Fact]
     public void Every_state_of_a_random_bench_was_found()
@@ -55,7 +91,7 @@ public sealed class SoundnessTests
         var told = new List<string>();
         for (var step = 0L; step < steps; step++)
         {
-            told.Add(Act(bench, plan, random));
+            told.Add(random.Next(25) == 0 ? Arm(bench) : Act(bench, plan, random));
             // Long enough for a frame, so that the board has seen what was done.
             bench.AdvanceTo(bench.Now + (2 * setup.Wire.FramePeriod.ToTimeSpan()) + Wait(random));
             if (bench.Board.HasSignal && !Arrive(bench))
@@ -67,6 +103,20 @@ public sealed class SoundnessTests
                 $"seed {seed}, step {step}: {situation} memory {memory}\n{string.Join('\n', told.TakeLast(12))}"
             );
         }
+    }
+
+    // What a walk without aim seldom does: everything is put so that the board may arm.
+    private static string Arm(BenchRun bench)
+    {
+        bench.SetLink(true);
+        bench.SetTransmitter(true);
+        bench.SetPower(true);
+        bench.Surround(default);
+        bench.Move("throttle", -100);
+        bench.Move("left-shoulder", 1);
+        bench.AdvanceTo(bench.Now + TimeSpan.FromSeconds(2));
+        bench.Move("left-shoulder", 2);
+        return "arm";
     }
 
     // Frames arrive: by radio, or because the receiver goes on by itself.

@@ -30,6 +30,18 @@ internal sealed class RandomCraft(int seed)
             setup = setup.WithOverride("arm", Any(), Chance(0.5) ? -100 : 100);
         if (Chance(0.4))
             setup = setup.WithStep("throttle", "share", Limiter() with { When = Any() });
+        if (Chance(0.3))
+            setup = setup
+                .WithStep(
+                    "throttle",
+                    "flat",
+                    new CurveStep { Order = 1, Points = Points((-100, -100), (-40, -100), (100, 100)) }
+                )
+                .WithStep(
+                    "throttle",
+                    "dial",
+                    new AddStep { Order = 2, With = With(Hand("right-dial"), scale: 30, shift: 30) }
+                );
         if (Chance(0.15))
             setup = setup.WithStep(
                 "throttle",

@@ -36,18 +36,26 @@ public sealed class StopWorks : Promise
         select new PromiseCheck(plan.Board.MotorBits, () => new Watcher())
         {
             About = $"{control.Name} to {position.Name}",
-            LooksAt = Roles.Named,
+            LooksAt = Roles.Named | Roles.NamedAway,
             Named = (function.Value.Control, position.Setting),
         };
 
     private sealed class Watcher : Watch
     {
+        private const int Elsewhere = 1;
+        private const int There = 2;
+
         public override int Next(int monitor, in Change change)
         {
-            if (change.Radio != RadioState.Up || change.Before.Board.Motors == MotorLevel.Off)
-                return 0;
+            var stands =
+                change.By(Roles.Named) ? There
+                : change.By(Roles.NamedAway) ? Elsewhere
+                : monitor;
+            if (change.Board.Motors == MotorLevel.Off || change.Radio != RadioState.Up)
+                return stands;
             PremiseReached = true;
-            return change.By(Roles.Named) && change.Board.Motors != MotorLevel.Off ? Broken : 0;
+            // Motors that turn while the control stands there already could not be stopped by putting it there.
+            return stands == There ? Broken : stands;
         }
     }
 }

@@ -88,7 +88,7 @@ internal sealed class RangeRun
         var end = Ends[channel];
         var (one, other) = (output.Leave(end.Low), output.Leave(end.High));
         var (low, high) = (Math.Min(one, other), Math.Max(one, other));
-        return new ValueRange(output.Leave(end.Value), low, high, low == high ? 0 : end.Sources);
+        return new ValueRange(output.Leave(end.Value), low, high, end.Sources);
     }
 
     // -1 false, 1 true, 0 undecided.
@@ -154,7 +154,7 @@ internal sealed class RangeRun
             case OpCode.Curve:
                 var curve = plan.Curves[op.A];
                 var (low, high) = curve.Between(passing.Low, passing.High);
-                passing = new ValueRange(curve.At(passing.Value), low, high, low == high ? 0 : passing.Sources);
+                passing = new ValueRange(curve.At(passing.Value), low, high, passing.Sources);
                 break;
             case OpCode.Slow when Examples:
                 break;

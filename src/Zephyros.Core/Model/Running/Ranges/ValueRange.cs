@@ -49,7 +49,8 @@ internal readonly record struct ValueRange(double Value, double Low, double High
             Sources
         );
 
-    // A source that a zero factor took away makes nothing uncertain.
+    // The sources stay even where they make no difference here: the cells of one were cut with the others anywhere, so its example
+    // must not decide alone for what it shares with them.
     private static ValueRange Outward(double value, double low, double high, ulong sources) =>
-        low == high ? new(value, low, high, 0) : new(value, low - Slack, high + Slack, sources);
+        low == high ? new(value, low, high, sources) : new(value, low - Slack, high + Slack, sources);
 }
