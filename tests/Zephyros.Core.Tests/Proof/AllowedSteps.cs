@@ -1,0 +1,49 @@
+using Zephyros.Core.Proof;
+
+namespace Zephyros.Core.Tests.Proof;
+
+/// <summary>Whether an explored system allows what a bench did between two looks: at most one move, and then time that passes. Telemetry
+/// that comes or goes together with the link is taken as one with it.</summary>
+internal sealed class AllowedSteps(ReducedModel model, SituationSystem system)
+{
+    // So many delays and timers may end between two looks.
+    private const int MostTimers = 4;
+
+    public bool Allows(ProofState before, ProofState after)
+    {
+        var reached = new HashSet<ProofState> { before };
+        foreach (var happening in system.Happenings(before.Situation).Append(new Happening(MoveKind.Input)).ToArray())
+            reached.UnionWith(Next(before with { Word = after.Word, Bit = after.Bit }, happening, -1));
+        for (var i = 0; i < MostTimers && !reached.Contains(after); i++)
+            foreach (var state in reached.ToArray())
+            {
+                for (var part = 0; part < model.Scope.Parts.Count; part++)
+                    reached.UnionWith(Next(state, new Happening(MoveKind.ModelTime), part));
+                foreach (
+                    var timer in system.Happenings(state.Situation).Where(h => h.Kind == MoveKind.BoardTime).ToArray()
+                )
+                    reached.UnionWith(Next(state, timer, -1));
+            }
+
+        return reached.Contains(after);
+    }
+
+    private IEnumerable<ProofState> Next(ProofState here, Happening happening, int part)
+    {
+        var on = system.Situations[here.Situation].Radio != RadioState.Off;
+        var table = system.Steps(here.Situation, happening);
+        if (!on && happening.Kind != MoveKind.TransmitterOn)
+            return part >= 0 ? [] : [here with { Memory = 0, Situation = system.Next(table, 0) }];
+        var memory = happening.Kind == MoveKind.TransmitterOn ? 0 : here.Memory;
+        return
+        [
+            .. from row in model.Row(memory, here.Word, part)
+            where (row.Positions >> here.Bit & 1) != 0
+            select here with
+            {
+                Memory = happening.Kind == MoveKind.TransmitterOff ? 0 : row.Outcome.Memory,
+                Situation = system.Next(table, row.Outcome.Reading),
+            },
+        ];
+    }
+}
