@@ -56,6 +56,16 @@ public sealed class BenchReplay
         return true;
     }
 
+    /// <summary>Plays a sequence from start to end and looks at the board only then.</summary>
+    /// <returns>True when the board on the bench has reached the goal.</returns>
+    public static bool Reaches(Setup setup, IReadOnlyList<PathStep> path, Func<BoardState, BoardView, bool> goal)
+    {
+        var replay = new BenchReplay(setup, path);
+        while (!replay.AtEnd)
+            replay.Step();
+        return goal(replay.Bench.Board, replay.Bench.LastView);
+    }
+
     /// <summary>Plays the next step and lets the board see it.</summary>
     /// <returns>True when the board is then in the state that the proof gives.</returns>
     public bool Step()

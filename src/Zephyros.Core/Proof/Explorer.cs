@@ -76,8 +76,6 @@ internal sealed class Explorer
                 Follow(set);
                 if (broken is not null && !limits.LookPast)
                     return End(ExplorationEnding.Broken);
-                if (limits.UntilReached && watch.PremiseReached)
-                    return End(ExplorationEnding.Exhausted);
                 if (bytes + model.Bytes > limits.Bytes)
                     return End(ExplorationEnding.OverLimit);
             }

@@ -1,7 +1,7 @@
 namespace Zephyros.Core.Proof;
 
 /// <summary>Writes what an exploration found as steps that can be read and played.</summary>
-internal sealed class PathWriter(Explorer explorer, ReducedModel model, Exploration found)
+internal sealed class PathWriter(PromiseCheck check, Explorer explorer, ReducedModel model, Exploration found)
 {
     // What two inputs decide together is tried with so many of their values.
     private const int Tries = 60;
@@ -12,19 +12,24 @@ internal sealed class PathWriter(Explorer explorer, ReducedModel model, Explorat
     /// <returns>The steps, the start first, and whether the bench confirms them.</returns>
     public (IReadOnlyList<PathStep> Path, bool Confirmed) Play()
     {
-        var setup = model.Scope.Plan.Setup;
         var examples = Steps(input => input);
-        if (BenchReplay.Confirms(setup, examples))
+        if (Confirms(examples))
             return (examples, true);
         for (var seed = 0; seed < Tries; seed++)
         {
             var random = new Random(seed);
             var varied = Steps(input => Vary(input, random));
-            if (BenchReplay.Confirms(setup, varied))
+            if (Confirms(varied))
                 return (varied, true);
         }
 
         return (examples, false);
+    }
+
+    private bool Confirms(IReadOnlyList<PathStep> path)
+    {
+        var setup = model.Scope.Plan.Setup;
+        return check.Goal is { } goal ? BenchReplay.Reaches(setup, path, goal) : BenchReplay.Confirms(setup, path);
     }
 
     // Ends and in between of what its cell allows.

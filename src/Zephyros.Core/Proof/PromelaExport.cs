@@ -25,7 +25,7 @@ public static class PromelaExport
         var model = prover.ModelFor(chosen.Bits);
         if (model.Scope.Obstacle.Length > 0 || model.Grid.Positions * model.Memories > MostEntries)
             return null;
-        var explorer = prover.ExplorerFor(chosen with { MustReach = false }, chosen.Watch());
+        var explorer = prover.ExplorerFor(chosen, chosen.Watch());
         var starts = prover.Starts(model, chosen.DeclaredStart);
         var found = explorer.Explore(starts, null, cancellation);
         return found.Ending == ExplorationEnding.OverLimit

@@ -1,3 +1,5 @@
+using Zephyros.Core.Board;
+
 namespace Zephyros.Core.Proof;
 
 /// <summary>One exploration that a promise asks for.</summary>
@@ -5,14 +7,19 @@ namespace Zephyros.Core.Proof;
 /// <param name="Watch">Makes what looks at the transitions.</param>
 public sealed record PromiseCheck(ulong Bits, Func<Watch> Watch)
 {
+    /// <summary>A check that something can be reached. It counts as reached when the bench was brought there.</summary>
+    public static PromiseCheck Reach(ulong bits, Func<BoardState, BoardView, bool> goal) =>
+        new(bits, () => new GoalWatch(goal)) { Goal = goal };
+
     /// <summary>What this check is about, where a promise has several; otherwise empty.</summary>
     public string About { get; init; } = "";
 
     /// <summary>True to start with the guarded controls where the power-on check wants them; false to start with all controls anywhere.</summary>
     public bool DeclaredStart { get; init; }
 
-    /// <summary>True when the premise only has to be reachable.</summary>
-    public bool MustReach { get; init; }
+    /// <summary>What only has to be reachable, of the board and of what it reads; null for a check of every transition. The watch then
+    /// tells a hit as it otherwise tells a break.</summary>
+    public Func<BoardState, BoardView, bool>? Goal { get; private init; }
 
     /// <summary>The roles of controls that the watch looks at.</summary>
     public Roles LooksAt { get; init; }

@@ -3,8 +3,7 @@ namespace Zephyros.Core.Proof;
 /// <summary>How far a proof may go before it says that it has not proven anything.</summary>
 /// <param name="Bytes">The memory that it may take, about.</param>
 /// <param name="TwoHands">True to try pairs of controls that change within one frame as well.</param>
-/// <param name="UntilReached">True to stop as soon as the premise has come about: it only had to be reachable.</param>
-public sealed record ProofLimits(long Bytes = 900L << 20, bool TwoHands = false, bool UntilReached = false)
+public sealed record ProofLimits(long Bytes = 900L << 20, bool TwoHands = false)
 {
     /// <summary>True to look on past moves that break the promise, so that everything reachable is known.</summary>
     public bool LookPast { get; init; }

@@ -23,10 +23,8 @@ public sealed class Prover(SignalPlan plan, ProofLimits limits)
         if (promise.BySettings(plan) is { } settled)
             return settled;
         PromiseVerdict? worst = null;
-        var any = false;
         foreach (var check in promise.Checks(plan))
         {
-            any = true;
             var verdict = Explore(check, progress, cancellation);
             if (promise.OneIsEnough && verdict.Kind == VerdictKind.Proven)
                 return verdict with { Reason = $"{check.About}: {verdict.Reason}" };
@@ -34,9 +32,7 @@ public sealed class Prover(SignalPlan plan, ProofLimits limits)
             worst = worst is null ? verdict : Worse(worst, verdict);
         }
 
-        if (!any)
-            return new PromiseVerdict(VerdictKind.Vacuous, "There is nothing in this setup that it speaks of.");
-        return worst!;
+        return worst ?? new PromiseVerdict(VerdictKind.Vacuous, "There is nothing in this setup that it speaks of.");
     }
 
     // The worse of two verdicts; the figures of both together.
@@ -71,15 +67,7 @@ public sealed class Prover(SignalPlan plan, ProofLimits limits)
 
     /// <summary>An explorer for a check, ready to start.</summary>
     internal Explorer ExplorerFor(PromiseCheck check, Watch watch, bool examples = false) =>
-        new(
-            ModelFor(check.Bits, examples),
-            watch,
-            (input, cell) => InputRoles.Of(plan, check, input, cell),
-            limits with
-            {
-                UntilReached = check.MustReach,
-            }
-        );
+        new(ModelFor(check.Bits, examples), watch, (input, cell) => InputRoles.Of(plan, check, input, cell), limits);
 
     /// <summary>The positions at the start: all, or those with the guarded controls where the power-on check wants them.</summary>
     internal ulong[] Starts(ReducedModel model, bool declared)
@@ -154,27 +142,19 @@ public sealed class Prover(SignalPlan plan, ProofLimits limits)
 
     private static PromiseVerdict Verdict(PromiseCheck check, Watch watch, Explorer explorer, Exploration found)
     {
-        switch (found.Ending)
-        {
-            case ExplorationEnding.OverLimit:
-                return new PromiseVerdict(
-                    VerdictKind.NotProven,
-                    $"Explored {Figures.Plain(found.States, 0)} of about {Figures.Plain(explorer.Estimate, 0)} states, then the memory allowed was used up."
-                );
-            default:
-                if (check.MustReach)
-                    return watch.PremiseReached
-                        ? new PromiseVerdict(VerdictKind.Proven, "It is reached.")
-                        : new PromiseVerdict(VerdictKind.Broken, "No sequence of movements reaches it.");
-                return watch.PremiseReached
-                    ? new PromiseVerdict(VerdictKind.Proven, "No reachable state breaks it.")
-                    : new PromiseVerdict(
-                        VerdictKind.Vacuous,
-                        "What it speaks of is never reached, so it says nothing."
-                    );
-        }
+        if (found.Ending == ExplorationEnding.OverLimit)
+            return new PromiseVerdict(
+                VerdictKind.NotProven,
+                $"Explored {Figures.Plain(found.States, 0)} of about {Figures.Plain(explorer.Estimate, 0)} states, then the memory allowed was used up."
+            );
+        if (check.Goal is not null)
+            return new PromiseVerdict(VerdictKind.Broken, "No sequence of movements reaches it.");
+        return watch.PremiseReached
+            ? new PromiseVerdict(VerdictKind.Proven, "No reachable state breaks it.")
+            : new PromiseVerdict(VerdictKind.Vacuous, "What it speaks of is never reached, so it says nothing.");
     }
 
+    // What a sequence that was found is worth once it was played on the bench.
     private PromiseVerdict Played(
         PromiseCheck check,
         Explorer explorer,
@@ -183,33 +163,33 @@ public sealed class Prover(SignalPlan plan, ProofLimits limits)
         CancellationToken cancellation
     )
     {
-        var (path, confirmed) = new PathWriter(explorer, model, found).Play();
-        var moves = path.Count - 1;
-        if (confirmed)
-            return new PromiseVerdict(
+        var (path, confirmed) = new PathWriter(check, explorer, model, found).Play();
+        var shortest = confirmed;
+        if (!confirmed && ByExample(check, cancellation) is { } longer)
+            (path, confirmed) = (longer, true);
+        var moves = path.Count == 2 ? "One move" : $"{path.Count - 1} moves";
+        if (check.Goal is not null)
+            return confirmed
+                ? new PromiseVerdict(VerdictKind.Proven, $"{moves} reached it on the simulated bench.")
+                : new PromiseVerdict(
+                    VerdictKind.NotProven,
+                    $"{moves} may reach it, but did not on the simulated bench."
+                );
+        var verdict = confirmed
+            ? new PromiseVerdict(
                 VerdictKind.Broken,
-                moves == 1
-                    ? "One move breaks it, played on the simulated bench."
-                    : $"{moves} moves break it and no fewer do, played on the simulated bench."
+                (moves, shortest) switch
+                {
+                    ("One move", _) => "One move breaks it, played on the simulated bench.",
+                    (_, true) => $"{moves} break it and no fewer do, played on the simulated bench.",
+                    _ => $"{moves} break it, played on the simulated bench; fewer may.",
+                }
             )
-            {
-                Path = path,
-            };
-        if (ByExample(check, cancellation) is { } longer)
-            return new PromiseVerdict(
-                VerdictKind.Broken,
-                $"{longer.Count - 1} moves break it, played on the simulated bench; fewer may."
-            )
-            {
-                Path = longer,
-            };
-        return new PromiseVerdict(
-            VerdictKind.NotProven,
-            $"{moves} moves may break it, but on the simulated bench it did not come out so."
-        )
-        {
-            Path = path,
-        };
+            : new PromiseVerdict(
+                VerdictKind.NotProven,
+                $"{moves} may break it, but on the simulated bench it did not come out so."
+            );
+        return verdict with { Path = path };
     }
 
     // What two inputs decide together leaves ways open that no bench goes. One value of each cell decides; what breaks then can be
@@ -221,7 +201,7 @@ public sealed class Prover(SignalPlan plan, ProofLimits limits)
         var found = explorer.Explore(Starts(model, check.DeclaredStart), null, cancellation);
         if (found.Ending != ExplorationEnding.Broken)
             return null;
-        var (path, confirmed) = new PathWriter(explorer, model, found).Play();
+        var (path, confirmed) = new PathWriter(check, explorer, model, found).Play();
         return confirmed ? path : null;
     }
 

@@ -4,7 +4,7 @@ namespace Zephyros.Core.Proof;
 /// proof is exhaustive over it as well.</summary>
 public abstract class Watch
 {
-    /// <summary>What <see cref="Next"/> gives when the promise is broken.</summary>
+    /// <summary>What <see cref="Next"/> gives when the promise is broken, or when what must be reachable is reached.</summary>
     public const int Broken = -1;
 
     /// <summary>True once the promise's premise has come about somewhere; without it the promise says nothing.</summary>

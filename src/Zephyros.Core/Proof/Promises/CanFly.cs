@@ -27,15 +27,10 @@ public sealed class CanFly : Promise
 
     /// <inheritdoc />
     public override IEnumerable<PromiseCheck> Checks(SignalPlan plan) =>
-        [new(plan.Board.MotorBits, () => new Watcher()) { MustReach = true }];
-
-    private sealed class Watcher : Watch
-    {
-        public override int Next(int monitor, in Change change)
-        {
-            PremiseReached |=
-                change is { Board: { Motors: MotorLevel.Thrust, Signal: BoardSignal.Good, ForSelfRight: false } };
-            return 0;
-        }
-    }
+        [
+            PromiseCheck.Reach(
+                plan.Board.MotorBits,
+                (board, _) => board is { Motors: MotorLevel.Thrust, Signal: BoardSignal.Good, ForSelfRight: false }
+            ),
+        ];
 }

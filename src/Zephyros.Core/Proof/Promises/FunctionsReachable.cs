@@ -26,27 +26,21 @@ public sealed class FunctionsReachable : Promise
     public override IEnumerable<PromiseCheck> Checks(SignalPlan plan) =>
         plan
             .Board.Functions.Select((f, i) => (f.Value.Label, f.Value.Kind, Bit: BoardPlan.BitOf(i)))
-            .Select(f => new PromiseCheck(
-                f.Kind == FunctionKind.SelfRight ? plan.Board.MotorBits : f.Bit,
-                () => new Watcher(f.Bit, f.Kind)
-            )
-            {
-                About = f.Label,
-                MustReach = true,
-            });
+            .Select(f =>
+                PromiseCheck.Reach(
+                    f.Kind == FunctionKind.SelfRight ? plan.Board.MotorBits : f.Bit,
+                    (board, view) => view.Has(f.Bit) && Fits(f.Kind, board)
+                ) with
+                {
+                    About = f.Label,
+                }
+            );
 
-    private sealed class Watcher(ulong bit, FunctionKind kind) : Watch
-    {
-        public override int Next(int monitor, in Change change)
+    private static bool Fits(FunctionKind kind, BoardState board) =>
+        kind switch
         {
-            var right = kind switch
-            {
-                FunctionKind.SelfRight => change.Board is { ForSelfRight: true, Motors: MotorLevel.Thrust },
-                FunctionKind.Beeper => !change.Board.Armed,
-                _ => true,
-            };
-            PremiseReached |= right && change.View.Has(bit);
-            return 0;
-        }
-    }
+            FunctionKind.SelfRight => board is { ForSelfRight: true, Motors: MotorLevel.Thrust },
+            FunctionKind.Beeper => !board.Armed,
+            _ => true,
+        };
 }
