@@ -26,6 +26,7 @@ const fixed = async (page) => {
 const arm = async (page) => {
   await page.getByRole('button', { name: 'Left shoulder far' }).first().click();
   await page.getByTestId('board-title').getByText('Armed').waitFor();
+  await page.getByTestId('verdict').getByText('every promise proven').waitFor();
 };
 
 const limited = (page) => pushThrottle(page, 'far');

@@ -3,7 +3,7 @@ using Zephyros.Core.Path;
 
 namespace Zephyros.Core.Proof.Promises;
 
-/// <summary>Powering on in the start positions never arms.</summary>
+/// <summary>Powering on in the start positions is quiet.</summary>
 public sealed class QuietStart : Promise
 {
     /// <inheritdoc />
@@ -13,7 +13,7 @@ public sealed class QuietStart : Promise
     public override int Order => 1;
 
     /// <inheritdoc />
-    public override string Name => "Powering on in the start positions never arms";
+    public override string Name => "Powering on in the start positions is quiet";
 
     /// <inheritdoc />
     public override string Title =>
