@@ -41,6 +41,9 @@ internal static class Build
     public static Setup WithCondition(this Setup setup, string id, Test test) =>
         setup.InModel(m => m with { Conditions = m.Conditions.SetItem(id, new Condition { Label = id, Test = test }) });
 
+    public static Setup WithAnnouncement(this Setup setup, string id, Func<Announcement, Announcement> change) =>
+        setup.InModel(m => m with { Announcements = m.Announcements.Set(id, change) });
+
     public static Setup WithStep(this Setup setup, string channel, string id, ChainStep step) =>
         setup.WithChannel(channel, c => c with { Steps = c.Steps.SetItem(id, step) });
 

@@ -35,6 +35,10 @@ public sealed record LinkSettings
     public ImmutableDictionary<string, Microseconds> Presets { get; init; } =
         ImmutableDictionary<string, Microseconds>.Empty;
 
+    /// <summary>True when the link brings telemetry back: what the board reports of itself, and its sensors.</summary>
+    [Description("True when the link brings telemetry back to the transmitter.")]
+    public bool Telemetry { get; init; } = true;
+
     /// <summary>True when the link carries channel 5 as a pure on and off for arming: nothing else may share it.</summary>
     [Description("True when the link reserves channel 5 for arming, with two positions only.")]
     public bool ReservesArmChannel { get; init; }

@@ -34,13 +34,17 @@ public sealed class BenchRun
     private TimeSpan now;
     private TimeSpan nextFrame;
     private TimeSpan lastModel;
-    private Announcement? said;
+    private Caption? said;
+    private Caption? noted;
+    private long captions;
+    private Announcer announcer;
 
     /// <summary>A bench with every control at its start position, the link up and the craft just powered.</summary>
     public BenchRun(Setup setup)
     {
         plan = SignalPlan.Compile(setup);
         values = plan.CreateValues();
+        announcer = new Announcer(plan);
         settings = [.. plan.Model.Controls.Select(c => c.Value.StartSetting)];
         seen = new Microseconds[values.Received.Length];
         board = BoardMachine.PowerUp(plan.Board);
@@ -96,6 +100,7 @@ public sealed class BenchRun
         var readings = values.Readings;
         plan = SignalPlan.Compile(setup);
         values = plan.CreateValues();
+        announcer = new Announcer(plan);
         settings = [.. plan.Model.Controls.Select(c => c.Value.StartSetting)];
         foreach (var (id, setting) in kept)
             Put(id, setting);
@@ -158,6 +163,7 @@ public sealed class BenchRun
         {
             var before = values;
             values = plan.CreateValues();
+            announcer = new Announcer(plan);
             before.Hands.CopyTo(values.Hands, 0);
             before.Readings.CopyTo(values.Readings, 0);
             lastModel = now;
@@ -165,7 +171,7 @@ public sealed class BenchRun
 
         AlignNextFrame();
         RunModel();
-        Say(on ? "Transmitter on" : "Transmitter off");
+        Note(on ? "Transmitter on" : "Transmitter off");
     }
 
     /// <summary>Holds telemetry back on its way, or lets it through.</summary>
@@ -187,7 +193,7 @@ public sealed class BenchRun
         clock.Follow(plan.Board, board, now);
         AlignNextFrame();
         RunModel();
-        Say(on ? "Battery connected" : "Battery off");
+        Note(on ? "Battery connected" : "Battery off");
     }
 
     /// <summary>Tilts the craft, connects it for configuration or unlocks that; the board knows it with the next good frame.</summary>
@@ -206,13 +212,17 @@ public sealed class BenchRun
             var frame = Sends ? nextFrame : TimeSpan.MaxValue;
             var (timer, loss) = clock.Next;
             var model = values.Memory.Restless && TransmitterOn ? lastModel + ModelPeriod : TimeSpan.MaxValue;
+            var repeat = TransmitterOn ? announcer.Next : TimeSpan.MaxValue;
             // A frame that comes at the very moment of a loss is in time, and it carries what the model has just worked out.
             var due = frame <= loss ? frame : loss;
             due = model <= due ? model : due;
+            due = repeat < due ? repeat : due;
             if (due > to)
                 break;
             now = due;
-            if (model == due)
+            if (repeat == due)
+                Speak(announcer.Repeat(now));
+            else if (model == due)
                 RunModel();
             else if (frame <= loss)
                 SendFrame();
@@ -259,6 +269,7 @@ public sealed class BenchRun
             Motors = board.Motors,
             Trace = new PathTracer(plan, values, board, seen).Follow(followed),
             Said = said,
+            Noted = noted,
         };
     }
 
@@ -292,9 +303,13 @@ public sealed class BenchRun
     // Works out the model at this moment; everything that it shows is another picture.
     private void RunModel()
     {
-        values.TelemetryLost = !Link || !Power || !Telemetry;
+        values.TelemetryLost = !Link || !Power || !Telemetry || !plan.Setup.Air.Telemetry;
         if (TransmitterOn)
+        {
             plan.Evaluate(values, now - lastModel);
+            Speak(announcer.AfterModel(values.Memory, values.TelemetryLost, now));
+        }
+
         lastModel = now;
         Sequence++;
     }
@@ -396,22 +411,36 @@ public sealed class BenchRun
         var before = board;
         board = next;
         clock.Follow(plan.Board, board, now);
-        if (before == next)
-            return;
-        Sequence++;
-        if (before.HasSignal != next.HasSignal)
-            Say(next.HasSignal ? "Signal good" : BoardReport.Loss(before, next));
-        else if (before.Signal != next.Signal)
-            Say(BoardReport.Loss(before, next));
-        if (before.Armed != next.Armed && next.HasSignal)
-            Say(next.Armed ? "Armed" : "Disarmed");
-        if (before.Refusal != next.Refusal && next.Refusal is not (ArmRefusal.None or ArmRefusal.NoSignal))
-            Say("Refused. " + BoardReport.Refusal(plan, next.Refusal, reading));
+        if (before != next)
+            Tell(before, next);
+        Speak(TransmitterOn ? announcer.AfterReport(before, next, reading.View) : []);
     }
 
-    private void Say(string text)
+    private void Tell(BoardState before, BoardState next)
     {
-        said = new Announcement((said?.Number ?? 0) + 1, text);
+        Sequence++;
+        if (before.HasSignal != next.HasSignal)
+            Note(next.HasSignal ? "Signal good" : BoardReport.Loss(before, next));
+        else if (before.Signal != next.Signal)
+            Note(BoardReport.Loss(before, next));
+        if (before.Armed != next.Armed && next.HasSignal)
+            Note(next.Armed ? "Armed" : "Disarmed");
+        if (before.Refusal != next.Refusal && next.Refusal is not (ArmRefusal.None or ArmRefusal.NoSignal))
+            Note("Refused. " + BoardReport.Refusal(plan, next.Refusal, reading));
+    }
+
+    private void Speak(IEnumerable<string> texts)
+    {
+        foreach (var text in texts)
+        {
+            said = new Caption(++captions, text);
+            Sequence++;
+        }
+    }
+
+    private void Note(string text)
+    {
+        noted = new Caption(++captions, text);
         Sequence++;
     }
 }

@@ -52,6 +52,9 @@ public sealed record BenchSnapshot
     /// <summary>The followed control along the path.</summary>
     public required PathTrace Trace { get; init; }
 
-    /// <summary>The latest announcement; null before the first.</summary>
-    public required Announcement? Said { get; init; }
+    /// <summary>What the transmitter announced last; null before the first announcement.</summary>
+    public required Caption? Said { get; init; }
+
+    /// <summary>What happened to the board last; null before anything did.</summary>
+    public required Caption? Noted { get; init; }
 }

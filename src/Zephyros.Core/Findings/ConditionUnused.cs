@@ -24,7 +24,7 @@ public sealed class ConditionUnused : IFindingRule
                 Station = Station.Model,
                 Place = $"/model/conditions/{id}",
                 Title = $"Nothing uses “{condition.Label}”",
-                What = "No step, override, flight state or other condition asks for it.",
+                What = "No step, override, flight state, announcement or other condition asks for it.",
                 Why =
                     "Either it was forgotten where it is needed, or it is a leftover that will puzzle somebody later.",
                 Provenance = "Common practice, no source.",

@@ -42,6 +42,13 @@ internal static class CandidateFixes
                 Air = setup.Air with { OnLoss = ReceiverLoss.Silent },
             }
         );
+        if (setup.Air.Telemetry)
+            yield return (
+                "announce-by-report",
+                "The board's own report sets off the announcements",
+                "What the board does is announced when telemetry brings its report, and a lost signal when telemetry stays away.",
+                ReportedChanges.Announce(setup)
+            );
         var guards = setup.Board.Guards;
         foreach (
             var (id, title, effect, changed) in new[]

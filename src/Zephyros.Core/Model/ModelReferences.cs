@@ -7,7 +7,14 @@ public static class ModelReferences
 {
     /// <summary>All references of a model, in the order of the document's members and then of ids.</summary>
     public static IReadOnlyList<ModelReference> Of(TransmitterModel model) =>
-        [.. Channels(model), .. Trims(model), .. Conditions(model), .. Overrides(model), .. States(model)];
+        [
+            .. Channels(model),
+            .. Trims(model),
+            .. Conditions(model),
+            .. Overrides(model),
+            .. States(model),
+            .. Announcements(model),
+        ];
 
     /// <summary>The references inside one test.</summary>
     /// <param name="test">The test.</param>
@@ -105,6 +112,18 @@ public static class ModelReferences
                 ReferenceKind.Condition,
                 s.Value.When!,
                 ModelNode.ActiveState,
+                false
+            ));
+
+    private static IEnumerable<ModelReference> Announcements(TransmitterModel model) =>
+        model
+            .Announcements.Where(a => a.Value.When is not null)
+            .OrderBy(a => a.Key, StringComparer.Ordinal)
+            .Select(a => new ModelReference(
+                $"/model/announcements/{a.Key}/when",
+                ReferenceKind.Condition,
+                a.Value.When!,
+                new ModelNode(NodeKind.Announcement, a.Key),
                 false
             ));
 

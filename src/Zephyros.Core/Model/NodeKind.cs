@@ -20,4 +20,7 @@ public enum NodeKind
 
     /// <summary>What a channel sends: its chain, its output stage and its overrides.</summary>
     Sent,
+
+    /// <summary>An announcement.</summary>
+    Announcement,
 }

@@ -32,6 +32,11 @@ public sealed record TransmitterModel
     [Description("The overrides by id.")]
     public ImmutableDictionary<string, Override> Overrides { get; init; } = ImmutableDictionary<string, Override>.Empty;
 
+    /// <summary>The announcements by id.</summary>
+    [Description("What the transmitter says aloud, by id.")]
+    public ImmutableDictionary<string, Announcement> Announcements { get; init; } =
+        ImmutableDictionary<string, Announcement>.Empty;
+
     /// <summary>The flight states by id.</summary>
     [Description("The flight states by id.")]
     public ImmutableDictionary<string, FlightState> States { get; init; } =

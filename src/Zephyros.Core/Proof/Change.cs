@@ -11,6 +11,7 @@ namespace Zephyros.Core.Proof;
 /// <param name="Frames">True when good frames arrive at the board after it, by radio or not.</param>
 /// <param name="View">What the board reads from them, and whether the throttle stick is low; nothing when none arrive.</param>
 /// <param name="StickLow">True when the throttle stick is low itself; only while the transmitter is on.</param>
+/// <param name="Cues">Which of the check's <see cref="PromiseCheck.Cues"/> hold, the first in the lowest bit; none while the transmitter is off.</param>
 public readonly record struct Change(
     Situation Before,
     MoveKind Kind,
@@ -19,7 +20,8 @@ public readonly record struct Change(
     RadioState Radio,
     bool Frames,
     BoardView View,
-    bool StickLow
+    bool StickLow,
+    int Cues
 )
 {
     /// <summary>The board goes from disarmed to armed.</summary>

@@ -22,7 +22,7 @@ public static class PromelaExport
         if (promise.Checks(plan).ElementAtOrDefault(check) is not { } chosen)
             return null;
         var prover = new Prover(plan, new ProofLimits { LookPast = true });
-        var model = prover.ModelFor(chosen.Bits);
+        var model = prover.ModelFor(chosen);
         if (model.Scope.Obstacle.Length > 0 || model.Grid.Positions * model.Memories > MostEntries)
             return null;
         var explorer = prover.ExplorerFor(chosen, chosen.Watch());

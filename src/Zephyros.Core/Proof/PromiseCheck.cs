@@ -21,6 +21,9 @@ public sealed record PromiseCheck(ulong Bits, Func<Watch> Watch)
     /// tells a hit as it otherwise tells a break.</summary>
     public Func<BoardState, BoardView, bool>? Goal { get; private init; }
 
+    /// <summary>The ids of the conditions whose beginning the watch looks at, at most <see cref="ProofScope.MostCues"/>; see <see cref="Change.Cues"/>.</summary>
+    public IReadOnlyList<string> Cues { get; init; } = [];
+
     /// <summary>The roles of controls that the watch looks at.</summary>
     public Roles LooksAt { get; init; }
 

@@ -17,6 +17,15 @@ internal sealed class ProofScope
     /// <summary>The bit for a throttle stick that is low itself, whatever becomes of it on the way. The board does not know it.</summary>
     public const ulong StickLowBit = 16;
 
+    /// <summary>So many conditions can be looked at besides.</summary>
+    public const int MostCues = 8;
+
+    // Where their bits begin; the board does not know them either.
+    private const int FirstCue = 56;
+
+    /// <summary>Everything in a reading that the board does not know: the stick itself, and what conditions hold.</summary>
+    public const ulong OwnBits = StickLowBit | (ulong.MaxValue << FirstCue);
+
     // The transmitter's own grid: from memory, 11 bits and the centre.
     private const int GridSteps = 2048;
 
@@ -29,10 +38,11 @@ internal sealed class ProofScope
     private readonly List<StepInput> elsewhere = [];
     private readonly List<(int Register, ValueRange Range)> anywhere = [];
 
-    public ProofScope(SignalPlan plan, ulong bits)
+    public ProofScope(SignalPlan plan, ulong bits, IReadOnlyList<string> cues)
     {
         Plan = plan;
         Bits = bits;
+        Cues = cues;
         Atoms = [.. plan.Board.Atoms.Where(a => (a.Bit & bits) != 0)];
         Carried = SignalPlan.CarriedChannels(plan.Setup);
         Relevant = Cone();
@@ -48,6 +58,9 @@ internal sealed class ProofScope
 
     /// <summary>The bits of the board's view that matter.</summary>
     public ulong Bits { get; }
+
+    /// <summary>The conditions that are looked at besides.</summary>
+    public IReadOnlyList<string> Cues { get; }
 
     /// <summary>The comparisons behind these bits.</summary>
     public IReadOnlyList<BoardAtom> Atoms { get; }
@@ -93,6 +106,12 @@ internal sealed class ProofScope
             run.Put(register, example ? ValueRange.Exactly(range.Value) : range);
     }
 
+    /// <summary>Which of the looked-at conditions a reading says to hold, a bit each.</summary>
+    public static int CuesIn(ulong reading) => (int)(reading >> FirstCue);
+
+    /// <summary>The bit of a looked-at condition in a reading.</summary>
+    public static ulong CueBit(int index) => 1UL << (FirstCue + index);
+
     /// <summary>What the board receives of a range that is sent, in microseconds.</summary>
     public ValueRange Receive(ValueRange sent)
     {
@@ -127,6 +146,10 @@ internal sealed class ProofScope
             .ToHashSet();
         if ((Bits & StickLowBit) != 0 && Plan.Setup.Transmitter.StickOf(StickAxis.Throttle) is { } stick)
             cone.Add(new ModelNode(NodeKind.Control, stick));
+        foreach (var cue in Cues)
+            cone.UnionWith(Plan.Model.Graph.Behind(new ModelNode(NodeKind.Condition, cue)));
+        if (Cues.Count > MostCues)
+            Obstacle = $"More than {MostCues} conditions announce one thing.";
         if (PresetsSplitTheSticks())
             Obstacle = "The receiver has presets for some of roll, pitch and yaw, and not for all.";
         if (Plan.Model.Graph.Cycles.Any(c => c.Any(cone.Contains)))
@@ -220,7 +243,7 @@ internal sealed class ProofScope
                 Add(new(InputKind.Sensor, id, sensor.Label, Cells(register, node, sensor.Bench.Value)), register);
         }
 
-        if (AsksForTelemetry())
+        if (Plan.Setup.Air.Telemetry && AsksForTelemetry())
             Add(new(InputKind.Telemetry, "", "Telemetry", [InputCell.Of(0), InputCell.Of(1)]), -1);
         if (sources.Count >= RangeRun.MostSources)
             Obstacle = "Too many sticks, dials and sensors at once.";

@@ -8,7 +8,7 @@ public sealed class Prover(SignalPlan plan, ProofLimits limits)
 {
     private const double MostWords = 1 << 26;
 
-    private readonly Dictionary<(ulong Bits, bool Examples), ReducedModel> models = [];
+    private readonly Dictionary<(ulong Bits, string Cues, bool Examples), ReducedModel> models = [];
 
     /// <summary>Explores what a promise asks for. A sequence that breaks it is played on the bench before it counts.</summary>
     /// <param name="promise">The promise.</param>
@@ -56,18 +56,19 @@ public sealed class Prover(SignalPlan plan, ProofLimits limits)
         };
     }
 
-    /// <summary>The reduced model for some bits of the board's view.</summary>
-    internal ReducedModel ModelFor(ulong bits, bool examples = false)
+    /// <summary>The reduced model for what a check looks at.</summary>
+    internal ReducedModel ModelFor(PromiseCheck check, bool examples = false)
     {
-        if (models.TryGetValue((bits, examples), out var model))
+        var key = (check.Bits, string.Join('\n', check.Cues), examples);
+        if (models.TryGetValue(key, out var model))
             return model;
-        var scope = examples ? ModelFor(bits).Scope : new ProofScope(plan, bits);
-        return models[(bits, examples)] = new ReducedModel(scope, examples);
+        var scope = examples ? ModelFor(check).Scope : new ProofScope(plan, check.Bits, check.Cues);
+        return models[key] = new ReducedModel(scope, examples);
     }
 
     /// <summary>An explorer for a check, ready to start.</summary>
     internal Explorer ExplorerFor(PromiseCheck check, Watch watch, bool examples = false) =>
-        new(ModelFor(check.Bits, examples), watch, (input, cell) => InputRoles.Of(plan, check, input, cell), limits);
+        new(ModelFor(check, examples), watch, (input, cell) => InputRoles.Of(plan, check, input, cell), limits);
 
     /// <summary>The positions at the start: all, or those with the guarded controls where the power-on check wants them.</summary>
     internal ulong[] Starts(ReducedModel model, bool declared)
@@ -108,7 +109,7 @@ public sealed class Prover(SignalPlan plan, ProofLimits limits)
         CancellationToken cancellation
     )
     {
-        var model = ModelFor(check.Bits);
+        var model = ModelFor(check);
         if (model.Scope.Obstacle.Length > 0)
             return new PromiseVerdict(VerdictKind.NotProven, model.Scope.Obstacle);
         if (model.Grid.Positions / 64 * model.Memories > MostWords)
@@ -196,7 +197,7 @@ public sealed class Prover(SignalPlan plan, ProofLimits limits)
     // played, and may be longer than needed.
     private IReadOnlyList<PathStep>? ByExample(PromiseCheck check, CancellationToken cancellation)
     {
-        var model = ModelFor(check.Bits, examples: true);
+        var model = ModelFor(check, examples: true);
         var explorer = ExplorerFor(check, check.Watch(), examples: true);
         var found = explorer.Explore(Starts(model, check.DeclaredStart), null, cancellation);
         if (found.Ending != ExplorationEnding.Broken)

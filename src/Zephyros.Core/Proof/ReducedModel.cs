@@ -129,7 +129,7 @@ internal sealed class ReducedModel
     private void Put(int word, int bit, int memory)
     {
         scope.PutAnywhere(run, examples);
-        run.TelemetryLost = false;
+        run.TelemetryLost = !scope.Plan.Setup.Air.Telemetry;
         for (var i = 0; i < scope.Inputs.Count; i++)
         {
             var cell = Grid.Cell(i, word, bit);
@@ -147,6 +147,9 @@ internal sealed class ReducedModel
     private ulong Read(Choices choices)
     {
         var reading = StickLow() ? ProofScope.StickLowBit : 0;
+        for (var i = 0; i < scope.Cues.Count; i++)
+            if (run.At(scope.Plan.Model.Layout.ConditionRegister(scope.Cues[i])).Value != 0)
+                reading |= ProofScope.CueBit(i);
         foreach (var atom in fixedAtoms)
             if (atom.Channel < scope.Plan.Wire.Channels && atom.Holds(scope.Receive(default).Value))
                 reading |= atom.Bit;

@@ -149,7 +149,8 @@ internal sealed class SituationSystem
             next.Radio,
             frames,
             frames ? new BoardView(bits) : default,
-            (model.Readings[reading] & ProofScope.StickLowBit) != 0
+            (model.Readings[reading] & ProofScope.StickLowBit) != 0,
+            ProofScope.CuesIn(model.Readings[reading])
         );
         var monitor = watch.Next(before.Monitor, change);
         if (monitor != Watch.Broken)
@@ -227,9 +228,9 @@ internal sealed class SituationSystem
         if (now.Radio != RadioState.Up && now.Linked)
             return now.Held;
         if (plan.Setup.Air.OnLoss == ReceiverLoss.Hold)
-            return now.Linked ? model.NumberOf(model.Readings[reading] & ~ProofScope.StickLowBit) : 0;
+            return now.Linked ? model.NumberOf(model.Readings[reading] & ~ProofScope.OwnBits) : 0;
         var bits = now.Linked ? (model.Readings[reading] & ~presetBits) | presetView : unlinkedView;
-        return model.NumberOf(bits & ~ProofScope.StickLowBit);
+        return model.NumberOf(bits & ~ProofScope.OwnBits);
     }
 
     private Microseconds? Preset(int channel) =>

@@ -17,6 +17,7 @@ internal static class ModelValidator
         var model = setup.Model;
         Count("conditions", model.Conditions.Count, problems);
         Count("overrides", model.Overrides.Count, problems);
+        Count("announcements", model.Announcements.Count, problems);
         Count("states", model.States.Count, problems);
         Count("sensors", model.Sensors.Count, problems);
         CheckNumbers(setup, problems);
@@ -24,6 +25,8 @@ internal static class ModelValidator
             CheckChannel(setup, $"/model/channels/{id}", channel, problems);
         foreach (var (id, condition) in model.Conditions.OrderBy(c => c.Key, StringComparer.Ordinal))
             CheckCondition(setup, $"/model/conditions/{id}/test", condition.Test, problems);
+        foreach (var (id, announcement) in model.Announcements.OrderBy(a => a.Key, StringComparer.Ordinal))
+            CheckAnnouncement(setup, $"/model/announcements/{id}", announcement, problems);
         foreach (var (id, sensor) in model.Sensors)
             if (sensor.Lowest.Value >= sensor.Highest.Value)
                 problems.Add(
@@ -151,6 +154,25 @@ internal static class ModelValidator
             for (var i = 0; i < parts.Count; i++)
                 CheckCondition(setup, $"{place}/{name}/{i}", parts[i], problems);
         }
+    }
+
+    private static void CheckAnnouncement(
+        Setup setup,
+        string place,
+        Announcement announcement,
+        List<SetupProblem> problems
+    )
+    {
+        if (announcement.When is null && announcement.About == AnnouncementSubject.Other)
+            problems.Add(new($"{place}/when", "A condition must be named: the board reports nothing of this kind."));
+        if (announcement.When is null && announcement.Every is not null)
+            problems.Add(new($"{place}/every", "Only what a condition sets off is said again; a report arrives once."));
+        if (announcement.Function is not { } function)
+            return;
+        if (announcement.About != AnnouncementSubject.Mode)
+            problems.Add(new($"{place}/function", "Only the announcement of a mode names a function."));
+        else if (!setup.Board.Functions.ContainsKey(function))
+            problems.Add(new($"{place}/function", $"The board has no function \"{function}\"."));
     }
 
     private static void CheckPositions(Setup setup, string place, PositionTest test, List<SetupProblem> problems)

@@ -27,7 +27,7 @@ public static class NewSetup
             },
             StringComparer.Ordinal
         );
-        return new Setup
+        var setup = new Setup
         {
             Format = Setup.FormatName,
             Version = Setup.CurrentVersion,
@@ -57,6 +57,7 @@ public static class NewSetup
                 Functions = ImmutableDictionary<string, BoardFunction>.Empty,
             },
         };
+        return ReportedChanges.Announce(setup);
     }
 
     // Transmitters store names in capitals and few letters.

@@ -16,6 +16,7 @@ public static class SetupCollections
             "trims",
             "conditions",
             "overrides",
+            "announcements",
             "states",
             "sensors",
             "ports",

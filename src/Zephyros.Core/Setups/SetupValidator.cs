@@ -10,8 +10,8 @@ public static class SetupValidator
 {
     private const int MostControls = 64;
 
-    // What the board reads from a frame is kept in the bits of one word.
-    private const int MostFunctions = 64 - BoardView.FirstFunction;
+    // What the board reads from a frame is kept in the bits of one word; the proof takes the last eight for announcements.
+    private const int MostFunctions = 56 - BoardView.FirstFunction;
 
     /// <summary>Everything that makes <paramref name="setup"/> invalid, in the order of the path; empty when it is valid.</summary>
     public static IReadOnlyList<SetupProblem> Check(Setup setup)

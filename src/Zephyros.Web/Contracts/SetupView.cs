@@ -1,3 +1,4 @@
+using Zephyros.Core.Board;
 using Zephyros.Core.Model;
 using Zephyros.Core.Path;
 using Zephyros.Core.Setups;
@@ -18,6 +19,7 @@ namespace Zephyros.Web.Contracts;
 /// <param name="StateCombinations">The first combinations of what decides about the flight state, with the state of each.</param>
 /// <param name="StateCombinationCount">How many there are.</param>
 /// <param name="CarriedChannels">How many channels get to the board.</param>
+/// <param name="Modes">The ids of the board functions that fly the craft.</param>
 /// <param name="Wire">The facts of the wire format.</param>
 public sealed record SetupView(
     IReadOnlyList<ControlView> Controls,
@@ -32,6 +34,7 @@ public sealed record SetupView(
     IReadOnlyList<StateCombinationView> StateCombinations,
     int StateCombinationCount,
     int CarriedChannels,
+    IReadOnlyList<string> Modes,
     WireDescriptor Wire
 )
 {
@@ -57,6 +60,7 @@ public sealed record SetupView(
             [.. states.Combinations.Take(MostCombinations).Select(c => new StateCombinationView(c.Words, c.State))],
             states.Combinations.Count,
             SignalPlan.CarriedChannels(setup),
+            [.. plan.Board.Functions.Where(f => FlightFunctions.Flies(f.Value.Kind)).Select(f => f.Key)],
             plan.Wire
         );
     }

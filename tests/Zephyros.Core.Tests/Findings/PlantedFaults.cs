@@ -65,6 +65,9 @@ internal static class PlantedFaults
                     Overrides = m.Overrides.Set("throttle-lock", o => o with { Enabled = false }),
                 }
             ),
+            ["announcement-not-enabled:armed"] = ReportedChanges
+                .Announce(Full)
+                .WithAnnouncement("armed", a => a with { Enabled = false }),
             ["dependency-cycle:condition:one"] = Full.WithCondition("one", Not(Holds("one"))),
             ["condition-stuck:never"] = Full.WithCondition(
                 "never",

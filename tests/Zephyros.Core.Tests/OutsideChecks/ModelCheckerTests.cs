@@ -57,7 +57,7 @@ public sealed class ModelCheckerTests
         if (check is null)
             return null;
         var prover = new Prover(plan, new ProofLimits());
-        var model = prover.ModelFor(check.Bits);
+        var model = prover.ModelFor(check);
         var explorer = prover.ExplorerFor(check, check.Watch());
         var starts = prover.Starts(model, check.DeclaredStart);
         if (model.Grid.Positions * model.Memories > most)

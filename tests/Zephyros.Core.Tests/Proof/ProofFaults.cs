@@ -154,6 +154,31 @@ internal static class ProofFaults
                 Clean.WithFunction("lamp", f => f with { Kind = FunctionKind.AutomaticTune, Aux = 1 }),
                 "can-fly"
             ),
+            ["the switch announces arming"] = (
+                Clean
+                    .WithCondition("asked", At("left-shoulder", 2))
+                    .WithAnnouncement("armed", a => a with { When = "asked" }),
+                "changes-announced"
+            ),
+            ["disarming that nothing announces"] = (
+                Clean.WithAnnouncement("disarmed", a => a with { Enabled = false }),
+                "changes-announced"
+            ),
+            ["a mode announced under another's name"] = (
+                Clean.WithAnnouncement("coming-home", a => a with { Function = "self-level" }),
+                "changes-announced"
+            ),
+            ["a shadowed mode announced by its switch"] = (
+                Clean
+                    .WithCondition("levels", At("right-front-inner", 1))
+                    .WithAnnouncement("self-level", a => a with { When = "levels" }),
+                "changes-announced"
+            ),
+            ["a loss that nothing announces"] = (
+                Clean.WithAnnouncement("signal-lost", a => a with { When = "far-out" }),
+                "changes-announced"
+            ),
+            ["a link without telemetry"] = (Clean.WithAir(a => a with { Telemetry = false }), "changes-announced"),
             ["loss procedure for ever"] = (
                 Clean.WithFunction("lamp", f => Band(f, 900, 2100) with { Kind = FunctionKind.LossProcedure }),
                 "can-fly"
@@ -203,6 +228,9 @@ internal static class ProofFaults
                 .WithControl("left-shoulder", c => (SwitchControl)c with { Start = 2, Safe = 2 })
                 .WithArm(f => Band(f, 900, 1300)),
             ["a lock in the transmitter"] = Clean.ReadyMade("throttle-lock", ("arm", "left-shoulder:2")),
+            ["a loss announced by a condition"] = Clean
+                .WithCondition("silence", new DelayTest { Of = [new TelemetryLostTest()], OnAfter = new(500) })
+                .WithAnnouncement("signal-lost", a => a with { When = "silence", Every = new(2000) }),
             ["a camera that is faster"] = Clean.InModel(m =>
                 m with
                 {

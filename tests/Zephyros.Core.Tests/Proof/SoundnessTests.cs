@@ -72,7 +72,7 @@ public sealed class SoundnessTests
         var plan = SignalPlan.Compile(setup);
         var prover = new Prover(plan, new ProofLimits());
         var check = new PromiseCheck(plan.Board.MotorBits, () => new Nothing());
-        var model = prover.ModelFor(check.Bits);
+        var model = prover.ModelFor(check);
         Assert.Equal("", model.Scope.Obstacle);
         var explorer = prover.ExplorerFor(check, new Nothing());
         var found = explorer.Explore(

@@ -56,7 +56,12 @@ internal sealed class RandomCraft(int seed)
         if (Chance(0.3))
             setup = setup.WithChannel("mode", c => c with { Take = new ConditionSource { Condition = Any() } });
         setup = setup with { Air = Link(setup.Air) };
-        setup = setup.WithBoard(Board);
+        setup = ReportedChanges.Announce(setup.WithBoard(Board));
+        foreach (
+            var id in setup.Model.Announcements.Keys.Where(id => !id.StartsWith("signal", StringComparison.Ordinal))
+        )
+            if (Chance(0.5))
+                setup = setup.WithAnnouncement(id, a => a with { When = Chance(0.9) ? Any() : null });
         Assert.Empty(SetupValidator.Check(setup));
         return setup;
     }

@@ -159,6 +159,14 @@ public sealed class ModelValidatorTests
                             }
                         )
             },
+            { "/model/announcements/x/when", Announcing(a => a with { When = "gone" }) },
+            { "/model/announcements/x/when", Announcing(a => a with { About = AnnouncementSubject.Other }) },
+            { "/model/announcements/x/every", Announcing(a => a with { Every = new(3000) }) },
+            { "/model/announcements/x/function", Announcing(a => a with { Function = "beeper" }) },
+            {
+                "/model/announcements/x/function",
+                Announcing(a => a with { About = AnnouncementSubject.Mode, Function = "gone" })
+            },
             {
                 "/model/states/f/when",
                 s =>
@@ -191,6 +199,18 @@ public sealed class ModelValidatorTests
                     )
             },
         };
+
+    private static Func<Setup, Setup> Announcing(Func<Announcement, Announcement> change) =>
+        s =>
+            s.InModel(m =>
+                m with
+                {
+                    Announcements = m.Announcements.Add(
+                        "x",
+                        change(new Announcement { Says = "x", About = AnnouncementSubject.Armed })
+                    ),
+                }
+            );
 
     [Theory]
     [MemberData(nameof(Broken))]

@@ -2,10 +2,11 @@ import { Volume2 } from 'lucide-react';
 import clsx from 'clsx';
 import { useBenchState } from './BenchProvider';
 
-/** What the board says and why, and the latest announcement as a caption. */
+/** What the board says and why, and what was announced last, as a caption; what happened since, if anything. */
 export function BoardSays() {
   const report = useBenchState((s) => s.message?.snapshot.board ?? null);
-  const said = useBenchState((s) => s.message?.snapshot.said?.text ?? null);
+  const said = useBenchState((s) => s.message?.snapshot.said ?? null);
+  const noted = useBenchState((s) => s.message?.snapshot.noted ?? null);
   return (
     <div className="flex min-w-0 flex-col">
       <div role="status" aria-label="The board says">
@@ -23,11 +24,16 @@ export function BoardSays() {
         )}
       </div>
       {said && (
-        <p className="mt-auto flex items-center gap-1.5 pt-1 text-[0.8rem] text-deep-soft">
-          <Volume2 size={14} className="shrink-0" aria-hidden />
-          <span className="truncate" title={said}>
-            “{said}”
+        <p className="mt-auto flex items-center gap-1.5 pt-1 text-[0.8rem] font-semibold text-deep-ink">
+          <Volume2 size={14} className="shrink-0" aria-label="Announced:" />
+          <span className="truncate" title={said.text}>
+            “{said.text}”
           </span>
+        </p>
+      )}
+      {noted && (!said || noted.number > said.number) && (
+        <p className="truncate pt-0.5 text-[0.8rem] text-deep-soft" title={noted.text}>
+          {noted.text}
         </p>
       )}
     </div>

@@ -32,6 +32,15 @@ export function ReceiverLossFields({ setup, changes }: { setup: Setup; changes: 
         onChange={(value) => put('Receiver on a loss', 'onLoss', value)}
       />
       <SelectField
+        label="Telemetry"
+        value={air.telemetry === false ? 'none' : 'comes'}
+        options={[
+          { value: 'comes', label: 'comes back by the link' },
+          { value: 'none', label: 'does not come back' },
+        ]}
+        onChange={(value) => put('Telemetry', 'telemetry', value === 'comes')}
+      />
+      <SelectField
         label="Channel 5 (AUX 1)"
         value={air.reservesArmChannel ? 'reserved' : 'free'}
         options={[

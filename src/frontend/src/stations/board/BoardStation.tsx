@@ -25,6 +25,16 @@ export function BoardStation({ setup, view, changes }: Props) {
   const { board } = setup;
   const put = (title: string, path: string[], value: unknown) =>
     void changes.edit(makeEdit(title, setup, [{ path: ['board', ...path], value }]));
+  // What announces a function goes with it.
+  const removeFunction = (id: string) =>
+    void changes.edit(
+      makeEdit(`Remove ${board.functions[id]?.label}`, setup, [
+        { path: ['board', 'functions', id], value: undefined },
+        ...Object.entries(setup.model.announcements ?? {})
+          .filter(([, made]) => made.function === id)
+          .map(([key]) => ({ path: ['model', 'announcements', key], value: undefined })),
+      ]),
+    );
   return (
     <>
       <StationHead title={`Board: what it makes of the signal${board.alias ? ` · ${board.alias}` : ''}`}>
@@ -79,7 +89,7 @@ export function BoardStation({ setup, view, changes }: Props) {
       <GuardFields guards={board.guards ?? {}} put={put} />
       <LossFields loss={board.loss ?? {}} put={put} />
       <AxisBars map={board.map} />
-      <FunctionTable setup={setup} put={put} />
+      <FunctionTable setup={setup} put={put} remove={removeFunction} />
       <PositionTable rows={view.rows} setup={setup} />
     </>
   );

@@ -10,6 +10,8 @@ import { TextField } from '../../ui/TextField';
 interface Props {
   setup: Setup;
   put: (title: string, path: string[], value: unknown) => void;
+  /** Takes a function off the board. */
+  remove: (id: string) => void;
 }
 
 /** The kinds of function in the trade's words, arming first. */
@@ -39,7 +41,7 @@ const KINDS: Record<BoardFunction['kind'], string> = {
 const ORDER = Object.keys(KINDS);
 
 /** What the board does on each AUX channel, one line a function: name, channel, band and the control that is meant to work it. */
-export function FunctionTable({ setup, put }: Props) {
+export function FunctionTable({ setup, put, remove }: Props) {
   const { functions } = setup.board;
   const rows = Object.entries(functions).sort(
     ([, a], [, b]) => ORDER.indexOf(a.kind) - ORDER.indexOf(b.kind) || a.aux - b.aux || a.low - b.low,
@@ -81,7 +83,7 @@ export function FunctionTable({ setup, put }: Props) {
           </thead>
           <tbody>
             {rows.map(([id, made]) => (
-              <FunctionRow key={id} id={id} made={made} controls={controls} put={put} />
+              <FunctionRow key={id} id={id} made={made} controls={controls} put={put} remove={remove} />
             ))}
           </tbody>
         </table>
@@ -102,9 +104,10 @@ interface RowProps {
   made: BoardFunction;
   controls: readonly { value: string; label: string }[];
   put: Props['put'];
+  remove: Props['remove'];
 }
 
-function FunctionRow({ id, made, controls, put }: RowProps) {
+function FunctionRow({ id, made, controls, put, remove }: RowProps) {
   const at = (member: string) => ['functions', id, member];
   const band = (member: 'low' | 'high', label: string, words: string) => (
     <NumberField
@@ -161,7 +164,7 @@ function FunctionRow({ id, made, controls, put }: RowProps) {
           type="button"
           aria-label={`Remove ${made.label}`}
           className="rounded p-2 hover:bg-hair"
-          onClick={() => put(`Remove ${made.label}`, ['functions', id], undefined)}
+          onClick={() => remove(id)}
         >
           <Trash2 size={15} aria-hidden />
         </button>

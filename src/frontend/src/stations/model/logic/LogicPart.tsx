@@ -1,5 +1,6 @@
 import type { Setup, SetupView } from '../../../api/types';
 import type { Changes } from '../../../setup/useChanges';
+import { AnnouncementTable } from './AnnouncementTable';
 import { ConditionTable } from './ConditionTable';
 import { OverrideTable } from './OverrideTable';
 import { SensorTable } from './SensorTable';
@@ -10,12 +11,13 @@ interface Props {
   changes: Changes;
 }
 
-/** The logic inside the transmitter: conditions, what they force, and the telemetry that they ask for. */
+/** The logic inside the transmitter: conditions, what they force and announce, and the telemetry that they ask for. */
 export function LogicPart(props: Props) {
   return (
     <div className="flex flex-col gap-6">
       <ConditionTable {...props} />
       <OverrideTable setup={props.setup} changes={props.changes} />
+      <AnnouncementTable {...props} />
       <SensorTable {...props} />
     </div>
   );

@@ -1,4 +1,3 @@
-import clsx from 'clsx';
 import { Plus, Trash2 } from 'lucide-react';
 import { freeId, makeEdit } from '../../../api/edits';
 import { listed } from '../../../api/listed';
@@ -6,6 +5,7 @@ import type { Setup } from '../../../api/types';
 import { useBenchState } from '../../../bench/BenchProvider';
 import type { Changes } from '../../../setup/useChanges';
 import { Button } from '../../../ui/Button';
+import { EnabledBox } from '../../../ui/EnabledBox';
 import { Lamp } from '../../../ui/Lamp';
 import { NumberField } from '../../../ui/NumberField';
 import { SelectField } from '../../../ui/SelectField';
@@ -83,27 +83,10 @@ export function OverrideTable({ setup, changes }: Props) {
               options={listed(conditions).map(([key, c]) => ({ value: key, label: `“${c.label}” holds` }))}
               onChange={(v) => put(`${made.label} waits for another condition`, id, 'when', v)}
             />
-            <label
-              className={clsx(
-                'flex h-8 items-center gap-2 rounded-sm px-2 text-sm font-semibold',
-                made.enabled === false && 'bg-rust-wash text-rust',
-              )}
-            >
-              <input
-                type="checkbox"
-                className="size-5 accent-sea"
-                checked={made.enabled !== false}
-                onChange={(event) =>
-                  put(
-                    `${made.label} ${event.target.checked ? 'enabled' : 'not enabled'}`,
-                    id,
-                    'enabled',
-                    event.target.checked,
-                  )
-                }
-              />
-              {made.enabled === false ? 'not enabled' : 'enabled'}
-            </label>
+            <EnabledBox
+              enabled={made.enabled !== false}
+              onChange={(v) => put(`${made.label} ${v ? 'enabled' : 'not enabled'}`, id, 'enabled', v)}
+            />
             <Button
               look="bare"
               aria-label={`Remove ${made.label}`}

@@ -1,0 +1,140 @@
+using Zephyros.Core.Board;
+using Zephyros.Core.Model;
+using Zephyros.Core.Model.Logic;
+using Zephyros.Core.Path;
+
+namespace Zephyros.Core.Proof.Promises;
+
+/// <summary>Every change is announced, and nothing announced is wrong.</summary>
+public sealed class ChangesAnnounced : Promise
+{
+    /// <inheritdoc />
+    public override string Code => "changes-announced";
+
+    /// <inheritdoc />
+    public override int Order => 16;
+
+    /// <inheritdoc />
+    public override string Name => "Every change is announced, and truly";
+
+    /// <inheritdoc />
+    public override string Title =>
+        "While the signal lasts, arming, disarming and every change of mode are announced as they happen, and nothing announces them when they did not; so are a lost signal and its return.";
+
+    /// <inheritdoc />
+    public override string Principle => "The pilot knows: common practice, no source (job.md 6)";
+
+    /// <inheritdoc />
+    public override PromiseVerdict? BySettings(SignalPlan plan)
+    {
+        if (!plan.Setup.Air.Telemetry)
+            return new PromiseVerdict(
+                VerdictKind.Broken,
+                "The link brings no telemetry back, so the transmitter cannot announce a lost signal or what the board does."
+            );
+        var missing = new[]
+        {
+            (About: AnnouncementSubject.SignalLost, Words: "that the signal is lost"),
+            (About: AnnouncementSubject.SignalBack, Words: "that the signal is back"),
+        }
+            .Where(m => !Enabled(plan, m.About).Any(a => FollowsTelemetry(plan.Setup.Model, a)))
+            .Select(m => m.Words)
+            .ToArray();
+        if (missing.Length > 0)
+            return new PromiseVerdict(VerdictKind.Broken, $"Nothing announces {string.Join(", nor ", missing)}.");
+        return Checks(plan).Any()
+            ? null
+            : new PromiseVerdict(
+                VerdictKind.Proven,
+                "The board's own report sets off each announcement, and telemetry that stays away the rest."
+            );
+    }
+
+    /// <inheritdoc />
+    public override IEnumerable<PromiseCheck> Checks(SignalPlan plan)
+    {
+        foreach (var happening in Events(plan))
+        {
+            var said = Enabled(plan, happening.Subject).Where(a => a.Function == happening.Function).ToArray();
+            string[] cues = [.. said.Select(a => a.When).OfType<string>().Distinct(StringComparer.Ordinal)];
+            var reported = said.Any(a => a.When is null);
+            // A report cannot be wrong, and comes whenever there is a signal.
+            if (reported && cues.Length == 0)
+                continue;
+            yield return new PromiseCheck(happening.Bits, () => new Watcher(happening.Now, reported))
+            {
+                About = happening.Words,
+                Cues = cues,
+            };
+        }
+    }
+
+    // What must be announced: of what the board does, what tells that it is so.
+    private static IEnumerable<(
+        AnnouncementSubject Subject,
+        string? Function,
+        string Words,
+        ulong Bits,
+        Func<BoardState, BoardView, bool> Now
+    )> Events(SignalPlan plan)
+    {
+        var board = plan.Board;
+        yield return (AnnouncementSubject.Armed, null, "Armed", board.MotorBits, (state, _) => state.Armed);
+        yield return (AnnouncementSubject.Disarmed, null, "Disarmed", board.MotorBits, (state, _) => !state.Armed);
+        var modes = board.Functions.Where(f => FlightFunctions.Flies(f.Value.Kind)).ToArray();
+        if (modes.Length == 0)
+            yield break;
+        var bits = board.BitsOf([.. modes.Select(m => m.Value.Kind)]);
+        yield return (AnnouncementSubject.Mode, null, "Rate flight", bits, Flies(""));
+        foreach (var (id, mode) in modes)
+            yield return (AnnouncementSubject.Mode, id, mode.Label, bits, Flies(id));
+
+        Func<BoardState, BoardView, bool> Flies(string id) =>
+            (_, view) => FlightFunctions.ByStrength(board, view).FirstOrDefault("") == id;
+    }
+
+    private static IEnumerable<Announcement> Enabled(SignalPlan plan, AnnouncementSubject about) =>
+        plan.Setup.Model.Announcements.Values.Where(a => a.Enabled && a.About == about);
+
+    // A condition that begins to hold whenever telemetry stays away, or comes back.
+    private static bool FollowsTelemetry(TransmitterModel model, Announcement announcement) =>
+        announcement.When is not { } when
+        || Follows(model, model.Conditions[when].Test, announcement.About == AnnouncementSubject.SignalLost, []);
+
+    private static bool Follows(TransmitterModel model, Test test, bool lost, HashSet<string> seen) =>
+        test switch
+        {
+            TelemetryLostTest => lost,
+            NotTest { Of: [var inner] } => Follows(model, inner, !lost, seen),
+            DelayTest { Of: [var inner] } => Follows(model, inner, lost, seen),
+            HoldsTest holds => seen.Add(holds.Condition)
+                && Follows(model, model.Conditions[holds.Condition].Test, lost, seen),
+            _ => false,
+        };
+
+    // Remembers which of the conditions held, whether it was so, and, before the first move, that nothing is known yet.
+    private sealed class Watcher(Func<BoardState, BoardView, bool> now, bool reported) : Watch
+    {
+        private const int Was = 1 << ProofScope.MostCues;
+        private const int AtSwitchOn = Was << 1;
+
+        public override int Start => AtSwitchOn;
+
+        public override int Next(int monitor, in Change change)
+        {
+            var knows = change is { Radio: RadioState.Up, Board.HasSignal: true };
+            var isSo = knows && now(change.Board, change.View);
+            var begins = monitor != AtSwitchOn && (change.Cues & ~monitor) != 0;
+            var after = change.Cues | (isSo ? Was : 0);
+            if (!knows)
+                return after;
+            if (begins && !isSo)
+                return Broken;
+            var knewBefore = change.Before is { Radio: RadioState.Up, Board.HasSignal: true };
+            if (!knewBefore || !isSo || (monitor & Was) != 0)
+                return after;
+            PremiseReached = true;
+            return begins || reported ? after : Broken;
+        }
+    }
+}

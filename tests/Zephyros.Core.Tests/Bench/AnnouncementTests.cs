@@ -1,0 +1,107 @@
+using Zephyros.Core.Bench;
+using Zephyros.Core.Model;
+using Zephyros.Core.Path;
+using Zephyros.Core.Proof;
+using Zephyros.Core.Setups;
+using Zephyros.Core.Tests.Proof;
+
+namespace Zephyros.Core.Tests.Bench;
+
+public sealed class AnnouncementTests
+{
+    [Fact]
+    public void What_the_board_does_is_announced_when_it_reports_it()
+    {
+        var bench = Settled(Demo.Wren);
+        Assert.Equal("Armed", Said(bench, b => b.Move("left-shoulder", 2)));
+        Assert.Equal("Half level", Said(bench, b => b.Move("right-front-inner", 2)));
+        Assert.Equal("Rate flight", Said(bench, b => b.Move("right-front-inner", 3)));
+        Assert.Equal("Disarmed", Said(bench, b => b.Move("left-shoulder", 1)));
+        Assert.Equal("Signal lost", Said(bench, b => b.SetTelemetry(false)));
+        Assert.Null(Said(bench, b => b.Move("left-shoulder", 2)));
+        Assert.Equal("Signal back", Said(bench, b => b.SetTelemetry(true)));
+    }
+
+    [Fact]
+    public void A_refused_arming_is_not_announced_by_the_board_but_by_the_switch()
+    {
+        Assert.Null(Said(Settled(Demo.Sandpiper), b => b.Move("left-shoulder", 2)));
+        Assert.Equal("Armed", Said(Settled(Demo.Gannet), b => b.Move("left-shoulder", 2)));
+    }
+
+    [Fact]
+    public void A_condition_is_said_when_it_begins_to_hold_and_again_while_it_does()
+    {
+        var bench = Settled(Demo.Sandpiper);
+        Assert.Equal("Limiter is on", Said(bench, b => b.Move("right-front-outer", 2)));
+        Assert.Null(Said(bench, b => b.AdvanceTo(b.Now + TimeSpan.FromSeconds(28))));
+        Assert.Equal("Limiter is on", Said(bench, b => b.AdvanceTo(b.Now + TimeSpan.FromSeconds(1))));
+        Assert.Null(Said(bench, b => b.Move("right-front-outer", 1)));
+        Assert.Null(Said(bench, b => b.AdvanceTo(b.Now + TimeSpan.FromSeconds(40))));
+    }
+
+    [Fact]
+    public void A_transmitter_that_is_off_says_nothing_and_one_without_telemetry_only_what_it_knows_itself()
+    {
+        var bench = Settled(Demo.Sandpiper);
+        bench.SetTransmitter(false);
+        Assert.Null(Said(bench, b => b.Move("right-front-outer", 2)));
+        Assert.Equal("Limiter is on", Said(bench, b => b.SetTransmitter(true)));
+        var deaf = Settled(Demo.Wren with { Air = Demo.Wren.Air with { Telemetry = false } });
+        Assert.Null(Said(deaf, b => b.Move("left-shoulder", 2)));
+        Assert.True(deaf.Board.Armed);
+    }
+
+    [Theory]
+    [InlineData("the switch announces arming", "Armed")]
+    [InlineData("disarming that nothing announces", null)]
+    public void What_the_proof_finds_is_what_the_bench_says(string fault, string? said)
+    {
+        var setup = ProofFaults.All[fault].Setup;
+        var path = new Prover(SignalPlan.Compile(setup), new ProofLimits())
+            .Prove(
+                PromiseList.All.Single(p => p.Code == "changes-announced"),
+                null,
+                TestContext.Current.CancellationToken
+            )
+            .Path;
+        var replay = new BenchReplay(setup, path);
+        for (var step = 1; step < path.Count - 1; step++)
+            replay.Step();
+        Assert.Equal(said, Said(replay.Bench, _ => Assert.True(replay.Step())));
+        Assert.False(replay.Bench.Board.Armed);
+    }
+
+    [Fact]
+    public void Every_change_is_reported_after_the_fix_and_words_are_kept()
+    {
+        var setup = ReportedChanges.Announce(Demo.Gannet.WithAnnouncement("armed", a => a with { Says = "Hot" }));
+        Assert.Equal(("Hot", null), (setup.Model.Announcements["armed"].Says, setup.Model.Announcements["armed"].When));
+        Assert.Equal(setup, ReportedChanges.Announce(setup));
+        Assert.Equal(
+            [
+                AnnouncementSubject.Armed,
+                AnnouncementSubject.Disarmed,
+                AnnouncementSubject.SignalLost,
+                AnnouncementSubject.SignalBack,
+            ],
+            NewSetup.For("New", Demo.Plain.Transmitter).Model.Announcements.Values.Select(a => a.About).Order()
+        );
+    }
+
+    private static BenchRun Settled(Setup setup)
+    {
+        var bench = new BenchRun(setup);
+        bench.AdvanceTo(TimeSpan.FromMilliseconds(100));
+        return bench;
+    }
+
+    // What the transmitter says last while something is done and half a second after.
+    private static string? Said(BenchRun bench, Action<BenchRun> act)
+    {
+        var before = bench.Snapshot("throttle").Said?.Number;
+        act(bench);
+        bench.AdvanceTo(bench.Now + TimeSpan.FromMilliseconds(500));
+        return bench.Snapshot("throttle").Said is { } said && said.Number != before ? said.Text : null;
+    }
+}
