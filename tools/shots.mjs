@@ -59,6 +59,20 @@ const VIEWS = [
   { name: 'step', path: '/craft/sandpiper/model', prepare: editCurve },
   { name: 'board', path: '/craft/gannet/board', main: true },
   { name: 'proof', path: '/craft/sandpiper/proof', prepare: breakPromise, main: true },
+  {
+    name: 'announcements',
+    path: '/craft/sandpiper/model?part=logic',
+    prepare: (page) => page.getByRole('heading', { name: 'Announcements' }).scrollIntoViewIfNeeded(),
+  },
+  {
+    name: 'untrue',
+    path: '/craft/gannet/proof',
+    prepare: async (page) => {
+      await page.getByTestId('verdict').getByText('/').waitFor();
+      await page.getByTestId('promise-changes-announced').getByText('broken', { exact: true }).click();
+      await page.getByText('Proven to keep it').waitFor();
+    },
+  },
   { name: 'proven', path: '/craft/wren/proof', prepare: proven },
   { name: 'air', path: '/craft/sandpiper/air', prepare: pushThrottle },
   { name: 'wire', path: '/craft/sandpiper/wire', prepare: pushThrottle },

@@ -63,6 +63,7 @@ internal static class BenchmarkModels
         {
             Channels = channels,
             Conditions = setup.Model.Conditions.Clear(),
+            Announcements = setup.Model.Announcements.Clear(),
             Overrides = setup.Model.Overrides.Clear(),
             States = setup.Model.States.Clear(),
         };

@@ -20,6 +20,8 @@ internal static class ProofFigures
         foreach (var name in new[] { "sandpiper", "wren", "gannet" })
             ProveAll(BenchmarkModels.Demo(name), name);
         ProveAll(Clean(), "sandpiper, order put right");
+        EachAlone("wren", BenchmarkModels.Demo("wren"));
+        EachAlone("gannet", BenchmarkModels.Demo("gannet"));
         Console.WriteLine("growth with switches of three positions (two of two positions, three latches):");
         for (var three = 4; three <= 10; three += 2)
             ProveOne($"{three} switches", SyntheticCraft.Make(three, 2, 3));
@@ -51,6 +53,22 @@ internal static class ProofFigures
 
         if (name is not null)
             Line($"{name}: all promises {all.Elapsed.TotalMilliseconds:0} ms, slowest {slowest} {longest:0} ms");
+    }
+
+    // Each promise by a prover of its own, so that none lives on the tables of another.
+    private static void EachAlone(string name, Setup setup)
+    {
+        var plan = SignalPlan.Compile(setup);
+        Console.WriteLine($"{name}, each promise alone:");
+        foreach (var promise in PromiseList.All)
+        {
+            var prover = new Prover(plan, new ProofLimits());
+            var clock = Stopwatch.StartNew();
+            var verdict = prover.Prove(promise);
+            Line(
+                $"  {promise.Code}: {clock.Elapsed.TotalMilliseconds:0} ms, {prover.MostInputs} controls and sensors that matter, {verdict.States:N0} states"
+            );
+        }
     }
 
     private static void ProveOne(string name, Setup setup)

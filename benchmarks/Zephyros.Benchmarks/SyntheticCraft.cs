@@ -43,6 +43,7 @@ internal static class SyntheticCraft
         var model = setup.Model with
         {
             Conditions = conditions,
+            Announcements = setup.Model.Announcements.Clear(),
             States = ImmutableDictionary<string, FlightState>.Empty,
             Channels = setup
                 .Model.Channels.Where(c => c.Value.Number.Value <= 5)

@@ -35,7 +35,7 @@ test('a promise is broken, read, played on the bench, fixed with a proven fix, a
   await broken.getByRole('button', { name: 'Pause' }).click();
 
   await broken.getByRole('button', { name: 'Receiver falls silent on a loss' }).click();
-  await expect(page.getByTestId('verdict')).toContainText('15/15');
+  await expect(page.getByTestId('verdict')).toContainText('16/16');
   await expect(promise(page, 'loss-is-handled')).toContainText('No reachable state breaks it');
 });
 

@@ -56,6 +56,9 @@ public sealed class Prover(SignalPlan plan, ProofLimits limits)
         };
     }
 
+    /// <summary>How many inputs matter to the check to which most do, of those made so far.</summary>
+    internal int MostInputs => models.Values.Select(m => m.Scope.Inputs.Count).DefaultIfEmpty().Max();
+
     /// <summary>The reduced model for what a check looks at.</summary>
     internal ReducedModel ModelFor(PromiseCheck check, bool examples = false)
     {

@@ -26,6 +26,7 @@ public sealed record ConditionView(string Sentence, IReadOnlyList<string> UsedBy
         {
             NodeKind.Condition => $"“{model.Conditions[reference.Owner.Id].Label}”",
             NodeKind.State => "a flight state",
+            NodeKind.Announcement => $"announcement “{model.Announcements[reference.Owner.Id].Says}”",
             NodeKind.Sent => $"override on {model.Channels[reference.Owner.Id].Label}",
             _ => $"channel {model.Channels[reference.Owner.Id].Label}",
         };

@@ -68,7 +68,10 @@ export function AnnouncementTable({ setup, view, changes }: Props) {
       </p>
       <ul>
         {sorted.map(([id, made]) => (
-          <li key={id} className="flex flex-wrap items-end gap-x-3 gap-y-2 border-b border-hair py-2">
+          <li
+            key={id}
+            className="flex flex-wrap items-end gap-x-3 gap-y-2 border-b border-hair py-2 lg:grid lg:grid-cols-[12rem_13rem_14rem_auto_auto] lg:justify-start"
+          >
             <TextField
               label="Says"
               value={made.says}
@@ -88,37 +91,41 @@ export function AnnouncementTable({ setup, view, changes }: Props) {
               options={sources(made)}
               onChange={(v) => put(`“${made.says}” is set off otherwise`, id, setOff(made, v))}
             />
-            {made.when && (
-              <SelectField
-                label="said"
-                value={made.every ? 'again' : 'once'}
-                options={[
-                  { value: 'once', label: 'once' },
-                  { value: 'again', label: 'again and again' },
-                ]}
-                onChange={(v) =>
-                  put(`“${made.says}” is said ${v}`, id, { ...made, every: v === 'again' ? 2000 : undefined })
-                }
+            <div className="flex items-end gap-3">
+              {made.when && (
+                <SelectField
+                  label="said"
+                  value={made.every ? 'again' : 'once'}
+                  options={[
+                    { value: 'once', label: 'once' },
+                    { value: 'again', label: 'again and again' },
+                  ]}
+                  onChange={(v) =>
+                    put(`“${made.says}” is said ${v}`, id, { ...made, every: v === 'again' ? 2000 : undefined })
+                  }
+                />
+              )}
+              {made.every && (
+                <NumberField
+                  label="every"
+                  unit="s"
+                  value={made.every / 1000}
+                  min={1}
+                  max={120}
+                  step={1}
+                  onCommit={(v) => put(`“${made.says}” every ${v} s`, id, { ...made, every: v * 1000 })}
+                />
+              )}
+            </div>
+            <div className="flex items-end gap-1">
+              <EnabledBox
+                enabled={made.enabled !== false}
+                onChange={(v) => put(`“${made.says}” ${v ? 'enabled' : 'not enabled'}`, id, { ...made, enabled: v })}
               />
-            )}
-            {made.every && (
-              <NumberField
-                label="every"
-                unit="s"
-                value={made.every / 1000}
-                min={1}
-                max={120}
-                step={1}
-                onCommit={(v) => put(`“${made.says}” every ${v} s`, id, { ...made, every: v * 1000 })}
-              />
-            )}
-            <EnabledBox
-              enabled={made.enabled !== false}
-              onChange={(v) => put(`“${made.says}” ${v ? 'enabled' : 'not enabled'}`, id, { ...made, enabled: v })}
-            />
-            <Button look="bare" aria-label={`Remove “${made.says}”`} onClick={() => remove(id, made)}>
-              <Trash2 size={15} aria-hidden />
-            </Button>
+              <Button look="bare" aria-label={`Remove “${made.says}”`} onClick={() => remove(id, made)}>
+                <Trash2 size={15} aria-hidden />
+              </Button>
+            </div>
           </li>
         ))}
       </ul>
