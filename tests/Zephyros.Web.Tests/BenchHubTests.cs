@@ -45,12 +45,12 @@ public sealed class BenchHubTests : IAsyncLifetime
     public async Task The_craft_is_tilted_and_connected_over_the_hub_within_bounds()
     {
         var cancel = TestContext.Current.CancellationToken;
-        await hub.InvokeAsync("Surround", "wren", 45.0, true, false, cancel);
+        await hub.InvokeAsync("Surround", "wren", 45.0, true, false, false, cancel);
         var message = await WaitAsync("wren", m => m.Snapshot.Surroundings.Connected);
         Assert.Equal(45, message.Snapshot.Surroundings.Tilt.Value);
         foreach (var tilt in new[] { -1, 181 })
             await Assert.ThrowsAsync<HubException>(() =>
-                hub.InvokeAsync("Surround", "wren", (double)tilt, false, false, cancel)
+                hub.InvokeAsync("Surround", "wren", (double)tilt, false, false, false, cancel)
             );
     }
 

@@ -80,11 +80,13 @@ internal sealed class Announcer
     /// <summary>What is said of a report of the board.</summary>
     /// <param name="before">The board before.</param>
     /// <param name="after">The board as it reports itself.</param>
-    /// <param name="view">What it reads from the last frame.</param>
-    public IEnumerable<string> AfterReport(BoardState before, BoardState after, BoardView view)
+    /// <param name="reading">What it makes of the last frame.</param>
+    public IEnumerable<string> AfterReport(BoardState before, BoardState after, BoardReading reading)
     {
         var flewBefore = before.HasSignal ? flown : null;
-        flown = after.HasSignal ? FlightFunctions.ByStrength(plan.Board, view).FirstOrDefault("") : null;
+        flown = after.HasSignal
+            ? FlightFunctions.ByStrength(plan.Board, reading.View, reading.Fix).FirstOrDefault("")
+            : null;
         if (lost != false || !after.HasSignal)
             yield break;
         if (before.Armed != after.Armed)

@@ -413,7 +413,7 @@ public sealed class BenchRun
         clock.Follow(plan.Board, board, now);
         if (before != next)
             Tell(before, next);
-        Speak(TransmitterOn ? announcer.AfterReport(before, next, reading.View) : []);
+        Speak(TransmitterOn ? announcer.AfterReport(before, next, reading) : []);
     }
 
     private void Tell(BoardState before, BoardState next)

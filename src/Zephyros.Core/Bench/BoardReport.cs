@@ -23,22 +23,30 @@ public sealed record BoardReport(BoardStanding Standing, string Title, string Re
         state is { Powered: true, HasSignal: true }
             ? Words(plan, state, reading) with
             {
-                Flight = FlightWords(plan, reading),
+                Flight = FlightWords(plan.Board, reading),
             }
             : Words(plan, state, reading);
 
-    private static string FlightWords(SignalPlan plan, BoardReading reading)
+    private static string FlightWords(BoardPlan board, BoardReading reading)
     {
-        string[] on =
+        var strongest = FlightFunctions.ByStrength(board, reading.View, reading.Fix);
+        string[] on = [.. strongest.Select(id => board.Board.Functions[id].Label)];
+        string[] waiting =
         [
-            .. FlightFunctions.ByStrength(plan.Board, reading.View).Select(id => plan.Setup.Board.Functions[id].Label),
+            .. FlightFunctions
+                .ByStrength(board, reading.View, fix: true)
+                .Except(strongest, StringComparer.Ordinal)
+                .Select(id => board.Board.Functions[id].Label),
         ];
-        return on switch
+        var flies = on switch
         {
             [] => "Rate flight",
             [var only] => only,
             [var first, .. var others] => $"{first}, which shadows {string.Join(" and ", others)}",
         };
+        return waiting.Length == 0
+            ? flies
+            : $"{flies}; {string.Join(" and ", waiting)} {(waiting.Length == 1 ? "waits" : "wait")} for a position fix";
     }
 
     private static BoardReport Words(SignalPlan plan, BoardState state, BoardReading reading)

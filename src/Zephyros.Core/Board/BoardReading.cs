@@ -7,7 +7,8 @@ namespace Zephyros.Core.Board;
 /// <param name="Throttle">What it takes for the throttle.</param>
 /// <param name="View">What it makes of all channels.</param>
 /// <param name="Blocked">The first guard that is not satisfied; <see cref="ArmRefusal.None"/> when all are.</param>
-public readonly record struct BoardReading(Microseconds Throttle, BoardView View, ArmRefusal Blocked)
+/// <param name="Fix">True while it has a position fix.</param>
+public readonly record struct BoardReading(Microseconds Throttle, BoardView View, ArmRefusal Blocked, bool Fix)
 {
     /// <summary>Reads the values of a frame.</summary>
     /// <param name="plan">The board.</param>
@@ -25,7 +26,8 @@ public readonly record struct BoardReading(Microseconds Throttle, BoardView View
         return new BoardReading(
             received[plan.Board.Map.ChannelOf(StickAxis.Throttle).Value - 1],
             view,
-            BoardGuards.FirstUnsatisfied(plan, view, surroundings, calibrating)
+            BoardGuards.FirstUnsatisfied(plan, view, surroundings, calibrating),
+            surroundings.Fix
         );
     }
 }

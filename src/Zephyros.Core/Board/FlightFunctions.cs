@@ -18,15 +18,20 @@ public static class FlightFunctions
     /// <summary>True for a function that flies the craft.</summary>
     public static bool Flies(FunctionKind kind) => Array.IndexOf(ByPriority, kind) >= 0;
 
+    /// <summary>True for a function that starts only once the board has a position fix (job.md 9: it cannot be tested indoors).</summary>
+    public static bool NeedsFix(FunctionKind kind) =>
+        kind is FunctionKind.ReturnHome or FunctionKind.PositionHold or FunctionKind.Cruise;
+
     /// <summary>What flies the craft, and what is on but shadowed by it, the strongest first.</summary>
     /// <param name="plan">The board.</param>
     /// <param name="view">What it reads from the last frame.</param>
+    /// <param name="fix">True while the board has a position fix; without one, what needs it does not start.</param>
     /// <returns>The ids of the active flight functions: the first works, the others are shadowed; none in rate flight.</returns>
-    public static IReadOnlyList<string> ByStrength(BoardPlan plan, BoardView view) =>
+    public static IReadOnlyList<string> ByStrength(BoardPlan plan, BoardView view, bool fix) =>
         [
             .. plan
                 .Functions.Select((f, i) => (f.Key, f.Value.Kind, On: view.Has(BoardPlan.BitOf(i))))
-                .Where(f => f.On && Flies(f.Kind))
+                .Where(f => f.On && Flies(f.Kind) && (fix || !NeedsFix(f.Kind)))
                 .OrderBy(f => Array.IndexOf(ByPriority, f.Kind))
                 .ThenBy(f => f.Key, StringComparer.Ordinal)
                 .Select(f => f.Key),

@@ -18,7 +18,8 @@ public sealed class FunctionShadowed : IFindingRule
                 .Select(p =>
                     FlightFunctions.ByStrength(
                         plan.Board,
-                        plan.Board.View(plan.With(function.Control, p.Setting).Received)
+                        plan.Board.View(plan.With(function.Control, p.Setting).Received),
+                        fix: true
                     )
                 )
                 .Where(on => on.Contains(id, StringComparer.Ordinal))

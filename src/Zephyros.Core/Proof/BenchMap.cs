@@ -21,7 +21,7 @@ internal sealed class BenchMap(ReducedModel model)
         );
     }
 
-    /// <summary>The situation of a bench, for a promise that remembers nothing.</summary>
+    /// <summary>The situation of a bench, for a promise that remembers nothing and does not ask for a position fix.</summary>
     public Situation Situation(BenchRun bench)
     {
         var radio = bench switch
@@ -44,7 +44,7 @@ internal sealed class BenchMap(ReducedModel model)
             { Connected: true } => UsbState.Connected,
             _ => UsbState.None,
         };
-        return new Situation(bench.Board, radio, bench.Linked, held, lies, usb, 0);
+        return new Situation(bench.Board, radio, bench.Linked, held, lies, usb, false, 0);
     }
 
     private int Cell(BenchRun bench, int input)

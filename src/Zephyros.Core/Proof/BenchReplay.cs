@@ -102,8 +102,15 @@ public sealed class BenchReplay
                 Bench.SetLink(true);
                 Bench.SetTransmitter(true);
                 break;
-            case MoveKind.Turn or MoveKind.Cable:
-                Bench.Surround(SituationSystem.Around(Bench.Setup.Board, step.Situation.Lies, step.Situation.Usb));
+            case MoveKind.Turn or MoveKind.Cable or MoveKind.Fix:
+                Bench.Surround(
+                    SituationSystem.Around(
+                        Bench.Setup.Board,
+                        step.Situation.Lies,
+                        step.Situation.Usb,
+                        step.Situation.Fix
+                    )
+                );
                 break;
         }
     }

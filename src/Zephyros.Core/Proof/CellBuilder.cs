@@ -59,7 +59,8 @@ internal sealed class CellBuilder
 
     /// <summary>The cells, each as its stretches of places in the grid, in the order of their first value.</summary>
     /// <param name="extra">A place where a cell must begin besides; 0 when there is none.</param>
-    public List<List<(int From, int UpTo)>> Cut(int extra)
+    /// <returns>The cells, and of each whether something is left open in it.</returns>
+    public List<(List<(int From, int UpTo)> Stretches, bool Open)> Cut(int extra)
     {
         if (extra > 0)
             cuts.Add(extra);
@@ -71,18 +72,19 @@ internal sealed class CellBuilder
         }
 
         int[] firsts = [.. cuts];
-        var cells = new List<List<(int From, int UpTo)>>();
+        var cells = new List<(List<(int From, int UpTo)> Stretches, bool Open)>();
         var alike = new Dictionary<string, List<(int From, int UpTo)>>(StringComparer.Ordinal);
         for (var i = 0; i < firsts.Length; i++)
         {
             var stretch = (From: firsts[i], UpTo: i + 1 < firsts.Length ? firsts[i + 1] - 1 : grid.Length - 1);
             var letters = string.Concat(Valuations().Select(_ => Look(stretch.From, stretch.UpTo, out var _)));
             // What another input leaves open may come out differently in two stretches.
-            var kind = letters.AsSpan().ContainsAny("?!") ? $"only {i}" : $"{letters} {stretch.From < extra}";
+            var open = letters.AsSpan().ContainsAny("?!");
+            var kind = open ? $"only {i}" : $"{letters} {stretch.From < extra}";
             if (!alike.TryGetValue(kind, out var cell))
             {
                 alike.Add(kind, cell = []);
-                cells.Add(cell);
+                cells.Add((cell, open));
             }
 
             cell.Add(stretch);

@@ -8,6 +8,7 @@ namespace Zephyros.Core.Proof;
 /// <param name="Roles">For a movement: what the moved controls are to the promise.</param>
 /// <param name="Board">The board after.</param>
 /// <param name="Radio">The radio after.</param>
+/// <param name="Fix">True when the board has a position fix after it.</param>
 /// <param name="Frames">True when good frames arrive at the board after it, by radio or not.</param>
 /// <param name="View">What the board reads from them, and whether the throttle stick is low; nothing when none arrive.</param>
 /// <param name="StickLow">True when the throttle stick is low itself; only while the transmitter is on.</param>
@@ -18,6 +19,7 @@ public readonly record struct Change(
     Roles Roles,
     BoardState Board,
     RadioState Radio,
+    bool Fix,
     bool Frames,
     BoardView View,
     bool StickLow,

@@ -5,6 +5,10 @@ namespace Zephyros.Core.Proof;
 /// <param name="Example">One of the values: where the input starts if that is among them, otherwise a plain figure.</param>
 public sealed record InputCell(IReadOnlyList<InputStretch> Stretches, double Example)
 {
+    /// <summary>True when something about it is left open, which another input or a slow step decides together with it: a movement
+    /// from here to here may then make a difference.</summary>
+    public bool Open { get; init; }
+
     /// <summary>A cell of one value.</summary>
     public static InputCell Of(double value) => new([new InputStretch(value, value)], value);
 

@@ -7,11 +7,13 @@ internal sealed class InputGrid
 
     private readonly int[] counts;
     private readonly int[] strides;
+    private readonly bool[][] open;
 
-    /// <summary>Numbers the positions of inputs with so many cells each.</summary>
-    public InputGrid(IEnumerable<int> cells)
+    /// <summary>Numbers the positions of some inputs.</summary>
+    public InputGrid(IReadOnlyList<ProofInput> inputs)
     {
-        counts = [.. cells];
+        counts = [.. inputs.Select(i => i.Cells.Count)];
+        open = [.. inputs.Select(i => i.Cells.Select(c => c.Open).ToArray())];
         strides = new int[counts.Length];
         var size = 1L;
         while (Inside < counts.Length && size * counts[Inside] <= BitsOfWord)
@@ -50,6 +52,9 @@ internal sealed class InputGrid
     /// <summary>How many cells an input has.</summary>
     public int CellsOf(int input) => counts[input];
 
+    /// <summary>True when an input can be moved from a cell to a cell: to another one, or within one in which something is left open.</summary>
+    public bool Moves(int input, int from, int to) => from != to || open[input][to];
+
     /// <summary>In which cell an input stands.</summary>
     public int Cell(int input, int word, int bit) => (input < Inside ? bit : word) / strides[input] % counts[input];
 
@@ -60,7 +65,7 @@ internal sealed class InputGrid
         return input < Inside ? (word, bit + by) : (word + by, bit);
     }
 
-    /// <summary>Adds to a set of positions all those that come of moving one input from elsewhere to a cell.</summary>
+    /// <summary>Adds to a set of positions all those that come of moving one input to a cell.</summary>
     /// <param name="from">The positions before, one bit each.</param>
     /// <param name="input">The input.</param>
     /// <param name="cell">The cell that it goes to.</param>
@@ -77,7 +82,7 @@ internal sealed class InputGrid
     {
         for (var other = 0; other < counts[input]; other++)
         {
-            if (other == cell)
+            if (!Moves(input, other, cell))
                 continue;
             var mask = MaskOf(input, other);
             var by = (cell - other) * strides[input];
@@ -92,7 +97,7 @@ internal sealed class InputGrid
         var block = stride * counts[input];
         for (var start = 0; start < from.Length; start += block)
         for (var other = 0; other < counts[input]; other++)
-            if (other != cell)
+            if (Moves(input, other, cell))
                 for (var i = 0; i < stride; i++)
                     to[start + (cell * stride) + i] |= from[start + (other * stride) + i];
     }

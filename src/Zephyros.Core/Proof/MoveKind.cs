@@ -9,6 +9,9 @@ public enum MoveKind
     /// <summary>Something in the model has waited for long enough: a delay or a press.</summary>
     ModelTime,
 
+    /// <summary>A slow step of the model moves on by itself.</summary>
+    SlowStep,
+
     /// <summary>A timer of the board is over.</summary>
     BoardTime,
 
@@ -35,4 +38,7 @@ public enum MoveKind
 
     /// <summary>A cable for configuration is plugged, unlocked or taken off.</summary>
     Cable,
+
+    /// <summary>The board gets a position fix, or loses it.</summary>
+    Fix,
 }

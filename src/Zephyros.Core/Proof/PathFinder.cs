@@ -62,7 +62,7 @@ internal sealed class PathFinder(
         var (input, cell) = move[0];
         for (var other = 0; other < grid.CellsOf(input); other++)
         {
-            if (other == cell)
+            if (!grid.Moves(input, other, cell))
                 continue;
             var place = grid.With(input, other, word, bit);
             if (move.Length == 1)

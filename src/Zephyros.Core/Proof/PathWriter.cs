@@ -76,9 +76,7 @@ internal sealed class PathWriter(PromiseCheck check, Explorer explorer, ReducedM
     }
 
     private IEnumerable<StepInput> Start(ProofState state) =>
-        model
-            .Scope.Inputs.Select((input, n) => Step(input, model.Grid.Cell(n, state.Word, state.Bit)))
-            .Concat(model.Scope.Elsewhere);
+        model.Scope.Inputs.Select((input, n) => Step(input, model.Grid.Cell(n, state.Word, state.Bit)));
 
     private IEnumerable<StepInput> Moved(ProofMove move) =>
         move.Moved.Select(m => Step(model.Scope.Inputs[m.Input], m.Cell));

@@ -254,8 +254,9 @@ internal sealed class PromelaWriter(
     {
         var load = Load(input, cell);
         var step = $"step({h}, -1, now.mem, now.sit, {k}, !off(now.sit), 0)";
+        var elsewhere = model.Grid.Moves(input, cell, cell) ? "1" : $"now.in{input} != {cell}";
         Line(
-            $"  :: d_step {{ c_expr {{ (now.in{input} != {cell} && ({load} && {step})) }} -> c_code {{ {load}; {step}; now.in{input} = {cell}; now.mem = next_mem; now.sit = next_sit; }}; assert(sit >= 0) }}"
+            $"  :: d_step {{ c_expr {{ ({elsewhere} && ({load} && {step})) }} -> c_code {{ {load}; {step}; now.in{input} = {cell}; now.mem = next_mem; now.sit = next_sit; }}; assert(sit >= 0) }}"
         );
     }
 

@@ -35,7 +35,6 @@ internal sealed class ProofScope
     private readonly Dictionary<int, ulong> sources = [];
     private readonly List<ProofInput> inputs = [];
     private readonly List<int> registers = [];
-    private readonly List<StepInput> elsewhere = [];
     private readonly List<(int Register, ValueRange Range)> anywhere = [];
 
     public ProofScope(SignalPlan plan, ulong bits, IReadOnlyList<string> cues)
@@ -47,6 +46,7 @@ internal sealed class ProofScope
         Carried = SignalPlan.CarriedChannels(plan.Setup);
         Relevant = Cone();
         Parts = MemoryPart.Of(plan.Model, Relevant);
+        IsSlow = Asks(code => code == OpCode.Slow);
         foreach (var (index, register) in Continuous().Index())
             sources[register] = 1UL << Math.Min(index, RangeRun.MostSources - 1);
         foreach (var register in sources.Keys)
@@ -71,14 +71,14 @@ internal sealed class ProofScope
     /// <summary>Everything in the model that can make a difference.</summary>
     public IReadOnlySet<ModelNode> Relevant { get; }
 
+    /// <summary>True when a step among it moves by itself after what it follows has moved.</summary>
+    public bool IsSlow { get; }
+
     /// <summary>What of it remembers.</summary>
     public IReadOnlyList<MemoryPart> Parts { get; }
 
     /// <summary>What can be moved and makes a difference.</summary>
     public IReadOnlyList<ProofInput> Inputs => inputs;
-
-    /// <summary>What makes a difference only together with other inputs, and stands anywhere all the time.</summary>
-    public IReadOnlyList<StepInput> Elsewhere => elsewhere;
 
     /// <summary>The register of each input; -1 for telemetry as such.</summary>
     public IReadOnlyList<int> Registers => registers;
@@ -243,7 +243,7 @@ internal sealed class ProofScope
                 Add(new(InputKind.Sensor, id, sensor.Label, Cells(register, node, sensor.Bench.Value)), register);
         }
 
-        if (Plan.Setup.Air.Telemetry && AsksForTelemetry())
+        if (Plan.Setup.Air.Telemetry && Asks(code => code is OpCode.Sensor or OpCode.Lost))
             Add(new(InputKind.Telemetry, "", "Telemetry", [InputCell.Of(0), InputCell.Of(1)]), -1);
         if (sources.Count >= RangeRun.MostSources)
             Obstacle = "Too many sticks, dials and sensors at once.";
@@ -252,21 +252,17 @@ internal sealed class ProofScope
     // What cannot be told apart is no input; it stays anywhere.
     private void Add(ProofInput input, int register)
     {
-        if (input.Cells is [var only])
-            elsewhere.Add(
-                new StepInput(input.Kind, input.Id, only.Example, only.ExampleStretch.From, only.ExampleStretch.UpTo)
-            );
-        if (input.Cells.Count < 2)
+        if (input.Cells is [{ Open: false }])
             return;
         inputs.Add(input);
         registers.Add(register);
     }
 
-    private bool AsksForTelemetry()
+    private bool Asks(Func<OpCode, bool> wanted)
     {
         foreach (var section in Plan.Model.Sections.Where(s => Relevant.Contains(s.Node)))
         foreach (var op in Plan.Model.Program.Slice(section.First, section.Count))
-            if (op.Code is OpCode.Sensor or OpCode.Lost)
+            if (wanted(op.Code))
                 return true;
         return false;
     }
@@ -284,9 +280,12 @@ internal sealed class ProofScope
         [
             .. cells
                 .Select(c => new InputCell(
-                    [.. c.Select(p => new InputStretch(grid[p.From], grid[p.UpTo]))],
-                    Example(grid, c, start)
-                ))
+                    [.. c.Stretches.Select(p => new InputStretch(grid[p.From], grid[p.UpTo]))],
+                    Example(grid, c.Stretches, start)
+                )
+                {
+                    Open = c.Open,
+                })
                 .OrderBy(c => c.Example != start),
         ];
     }

@@ -19,6 +19,7 @@ internal sealed class ProofWords(ProofScope scope)
             null => Start([.. inputs.Where(i => !IsAtStart(i))]),
             MoveKind.Input => string.Join(" and at once: ", inputs.Select(Movement)) + ".",
             MoveKind.ModelTime => $"Wait until {Waiting(scope.Parts[move.Value])}.",
+            MoveKind.SlowStep => "Wait until what moves slowly has arrived.",
             MoveKind.BoardTime => Timer((BoardTimer)move.Value),
             MoveKind.RadioLost => $"The radio link is lost, for longer than {scope.Plan.Setup.Board.SignalTimeout}.",
             MoveKind.RadioBack => "The radio link is back.",
@@ -32,6 +33,7 @@ internal sealed class ProofWords(ProofScope scope)
                 Orientation.Tilted => $"Tilt the craft by more than {scope.Plan.Setup.Board.Guards.TiltLimit}.",
                 _ => "Turn the craft on its back.",
             },
+            MoveKind.Fix => move.Value != 0 ? "The board gets a position fix." : "The board loses its position fix.",
             _ => (UsbState)move.Value switch
             {
                 UsbState.None => "Take the cable for configuration off.",
@@ -47,6 +49,8 @@ internal sealed class ProofWords(ProofScope scope)
             return scope.Plan.Setup.Board.SignalTimeout.ToTimeSpan();
         if (move.Kind == MoveKind.BoardTime)
             return scope.Plan.Board.Duration((BoardTimer)move.Value)?.ToTimeSpan() ?? TimeSpan.Zero;
+        if (move.Kind == MoveKind.SlowStep)
+            return SlowTravel();
         if (move.Kind != MoveKind.ModelTime)
             return TimeSpan.Zero;
         var part = scope.Parts[move.Value];
@@ -60,6 +64,20 @@ internal sealed class ProofWords(ProofScope scope)
             MemoryPart.PressedEnough when part.Count > 2 => TimeSpan.FromMilliseconds(op.Q - op.P),
             _ => TimeSpan.FromMilliseconds(op.P),
         };
+    }
+
+    // The time that the slowest step takes from end to end.
+    private TimeSpan SlowTravel()
+    {
+        var longest = 0.0;
+        foreach (var op in scope.Plan.Model.Program)
+            if (op.Code == OpCode.Slow)
+                longest = new[] { op.P, op.Q }
+                    .Where(speed => speed > 0)
+                    .Select(speed => FullTravel / speed)
+                    .Append(longest)
+                    .Max();
+        return TimeSpan.FromMilliseconds(longest);
     }
 
     /// <summary>What the board does, in words.</summary>
@@ -87,6 +105,9 @@ internal sealed class ProofWords(ProofScope scope)
             _ => "Disarmed, motors off.",
         };
     }
+
+    // From one end of a channel to the other, in percent.
+    private const double FullTravel = 200;
 
     private static readonly TimeSpan PressPulse = Model.Logic.PressTest.PulseLength.ToTimeSpan();
 

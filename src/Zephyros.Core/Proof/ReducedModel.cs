@@ -27,7 +27,7 @@ internal sealed class ReducedModel
         this.scope = scope;
         this.examples = examples;
         run = new RangeRun(scope.Plan.Model, scope.Relevant, scope.Parts) { Examples = examples };
-        Grid = new InputGrid(scope.Inputs.Select(i => i.Cells.Count));
+        Grid = new InputGrid(scope.Inputs);
         memoryStrides = new int[scope.Parts.Count];
         var size = 1L;
         for (var i = 0; i < scope.Parts.Count; i++)

@@ -9,6 +9,7 @@ namespace Zephyros.Core.Proof;
 /// <param name="Held">The number of the reading that a receiver without radio goes on sending; 0 when there is none.</param>
 /// <param name="Lies">How the craft lies.</param>
 /// <param name="Usb">Whether the board is connected for configuration.</param>
+/// <param name="Fix">True while the board has a position fix; only looked at where a promise asks for it.</param>
 /// <param name="Monitor">What the promise remembers.</param>
 public readonly record struct Situation(
     BoardState Board,
@@ -17,5 +18,6 @@ public readonly record struct Situation(
     int Held,
     Orientation Lies,
     UsbState Usb,
+    bool Fix,
     int Monitor
 );

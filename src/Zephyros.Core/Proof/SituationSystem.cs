@@ -54,12 +54,16 @@ internal sealed class SituationSystem
 
     /// <summary>The situation at the start: transmitter on, craft without power, level, no cable.</summary>
     public int Start() =>
-        Number(new Situation(BoardState.Off, RadioState.Up, false, 0, Orientation.Level, UsbState.None, watch.Start));
+        Number(
+            new Situation(BoardState.Off, RadioState.Up, false, 0, Orientation.Level, UsbState.None, false, watch.Start)
+        );
 
     /// <summary>Everything but movements of inputs and the time of the model that can happen in a situation.</summary>
     public IEnumerable<Happening> Happenings(int number)
     {
         var now = situations[number];
+        if (model.Scope.IsSlow && now.Radio != RadioState.Off)
+            yield return new(MoveKind.SlowStep);
         foreach (var timer in Enum.GetValues<BoardTimer>())
             if (
                 timer != BoardTimer.FramesMissing
@@ -83,6 +87,8 @@ internal sealed class SituationSystem
             foreach (var usb in Enum.GetValues<UsbState>())
                 if (usb != now.Usb)
                     yield return new(MoveKind.Cable, (int)usb);
+        if (watch.LooksAtFix)
+            yield return new(MoveKind.Fix, now.Fix ? 0 : 1);
     }
 
     /// <summary>What follows when something happens in a situation, by the number of what the transmitter then makes the board read.</summary>
@@ -147,6 +153,7 @@ internal sealed class SituationSystem
             happening.Roles,
             next.Board,
             next.Radio,
+            next.Fix,
             frames,
             frames ? new BoardView(bits) : default,
             (model.Readings[reading] & ProofScope.StickLowBit) != 0,
@@ -185,6 +192,8 @@ internal sealed class SituationSystem
                 return now with { Lies = (Orientation)happening.Value };
             case MoveKind.Cable:
                 return now with { Usb = (UsbState)happening.Value };
+            case MoveKind.Fix:
+                return now with { Fix = happening.Value != 0 };
             default:
                 return now;
         }
@@ -192,7 +201,7 @@ internal sealed class SituationSystem
 
     private BoardState See(in Situation now, BoardView view)
     {
-        var around = Around(plan.Setup.Board, now.Lies, now.Usb);
+        var around = Around(plan.Setup.Board, now.Lies, now.Usb, now.Fix);
         var board = now.Board;
         for (var i = 0; i < MostRepeats; i++)
         {
@@ -206,7 +215,7 @@ internal sealed class SituationSystem
     }
 
     /// <summary>What the board knows of the world in a situation.</summary>
-    public static Surroundings Around(FlightBoard board, Orientation lies, UsbState usb) =>
+    public static Surroundings Around(FlightBoard board, Orientation lies, UsbState usb, bool fix = false) =>
         new(
             new Degrees(
                 lies switch
@@ -217,7 +226,8 @@ internal sealed class SituationSystem
                 }
             ),
             usb != UsbState.None,
-            usb == UsbState.Unlocked
+            usb == UsbState.Unlocked,
+            fix
         );
 
     // What a receiver goes on sending once the radio is gone.

@@ -19,6 +19,9 @@ public abstract class Watch
     /// <returns>What is remembered after it, 0 or more, or <see cref="Broken"/>.</returns>
     public abstract int Next(int monitor, in Change change);
 
+    /// <summary>True when the promise asks whether the board has a position fix.</summary>
+    public virtual bool LooksAtFix => false;
+
     /// <summary>True when a movement of a hand may be tried; a promise about switching on looks at no movement.</summary>
     public virtual bool HandsMove => true;
 }

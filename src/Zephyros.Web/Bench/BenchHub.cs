@@ -53,11 +53,11 @@ internal sealed class BenchHub(BenchRooms rooms) : Hub
     public void SetPower(string setup, bool on) => Act(setup, run => run.SetPower(on));
 
     /// <summary>Tilts the craft (0 to 180 degrees), connects it for configuration, unlocks arming while connected.</summary>
-    public void Surround(string setup, double tilt, bool connected, bool unlocked)
+    public void Surround(string setup, double tilt, bool connected, bool unlocked, bool fix)
     {
         if (tilt is not (>= 0 and <= 180))
             throw new HubException($"A craft can be tilted by 0 to 180 degrees, not {tilt}.");
-        Act(setup, run => run.Surround(new Core.Board.Surroundings(new(tilt), connected, unlocked)));
+        Act(setup, run => run.Surround(new Core.Board.Surroundings(new(tilt), connected, unlocked, fix)));
     }
 
     private void Act(string setup, Action<Core.Bench.BenchRun> action) =>

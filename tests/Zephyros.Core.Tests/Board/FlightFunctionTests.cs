@@ -34,7 +34,12 @@ public sealed class FlightFunctionTests
                 .Range(0, order.Length)
                 .Where(i => (on >> i & 1) != 0)
                 .Select(i => $"{order.Length - i}");
-            Assert.Equal(wanted, FlightFunctions.ByStrength(plan, plan.View(received)));
+            Assert.Equal(wanted, FlightFunctions.ByStrength(plan, plan.View(received), fix: true));
+            // Without a position fix: manual and the levelling functions alone.
+            Assert.Equal(
+                wanted.Where(id => id is "5" or "2" or "1"),
+                FlightFunctions.ByStrength(plan, plan.View(received), fix: false)
+            );
         }
     }
 
@@ -50,6 +55,8 @@ public sealed class FlightFunctionTests
 
         Assert.Equal("Self-level", Flight());
         bench.Move("right-shoulder", 2);
+        Assert.Equal("Self-level; Return home waits for a position fix", Flight());
+        bench.Surround(new Surroundings(default, false, false, Fix: true));
         Assert.Equal("Return home, which shadows Self-level", Flight());
         bench.Move("right-shoulder", 1);
         bench.Move("right-front-inner", 3);

@@ -12,20 +12,37 @@ internal sealed class AllowedSteps(ReducedModel model, SituationSystem system)
     public bool Allows(ProofState before, ProofState after)
     {
         var reached = new HashSet<ProofState> { before };
-        foreach (var happening in system.Happenings(before.Situation).Append(new Happening(MoveKind.Input)).ToArray())
+        foreach (var happening in system.Happenings(before.Situation).ToArray())
             reached.UnionWith(Next(before with { Word = after.Word, Bit = after.Bit }, happening, -1));
+        if (IsMovement(before, after))
+            reached.UnionWith(
+                Next(before with { Word = after.Word, Bit = after.Bit }, new Happening(MoveKind.Input), -1)
+            );
         for (var i = 0; i < MostTimers && !reached.Contains(after); i++)
             foreach (var state in reached.ToArray())
             {
                 for (var part = 0; part < model.Scope.Parts.Count; part++)
                     reached.UnionWith(Next(state, new Happening(MoveKind.ModelTime), part));
                 foreach (
-                    var timer in system.Happenings(state.Situation).Where(h => h.Kind == MoveKind.BoardTime).ToArray()
+                    var timer in system
+                        .Happenings(state.Situation)
+                        .Where(h => h.Kind is MoveKind.BoardTime or MoveKind.SlowStep)
+                        .ToArray()
                 )
                     reached.UnionWith(Next(state, timer, -1));
             }
 
         return reached.Contains(after);
+    }
+
+    // One input goes to another cell, or moves within one in which something is left open.
+    private bool IsMovement(ProofState before, ProofState after)
+    {
+        var inputs = Enumerable.Range(0, model.Grid.Count).ToArray();
+        int From(int input) => model.Grid.Cell(input, before.Word, before.Bit);
+        int To(int input) => model.Grid.Cell(input, after.Word, after.Bit);
+        var others = inputs.Where(i => From(i) != To(i)).ToArray();
+        return others.Length == 1 || (others.Length == 0 && inputs.Any(i => model.Grid.Moves(i, To(i), To(i))));
     }
 
     private IEnumerable<ProofState> Next(ProofState here, Happening happening, int part)

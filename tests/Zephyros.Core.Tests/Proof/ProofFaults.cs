@@ -165,7 +165,12 @@ internal static class ProofFaults
                 "changes-announced"
             ),
             ["a mode announced under another's name"] = (
-                Clean.WithAnnouncement("coming-home", a => a with { Function = "self-level" }),
+                Demo.Wren.WithCondition("levels", At("right-front-inner", 2))
+                    .WithAnnouncement("self-level", a => a with { When = "levels" }),
+                "changes-announced"
+            ),
+            ["a mode that waits for a position fix, announced by its switch"] = (
+                Clean.WithAnnouncement("coming-home", a => a with { When = "come-home" }),
                 "changes-announced"
             ),
             ["a shadowed mode announced by its switch"] = (
@@ -231,6 +236,11 @@ internal static class ProofFaults
             ["a loss announced by a condition"] = Clean
                 .WithCondition("silence", new DelayTest { Of = [new TelemetryLostTest()], OnAfter = new(500) })
                 .WithAnnouncement("signal-lost", a => a with { When = "silence", Every = new(2000) }),
+            ["modes announced by their switch"] = Demo
+                .Wren.WithCondition("levels", At("right-front-inner", 1))
+                .WithCondition("blends", At("right-front-inner", 2))
+                .WithAnnouncement("self-level", a => a with { When = "levels" })
+                .WithAnnouncement("blended", a => a with { When = "blends" }),
             ["a camera that is faster"] = Clean.InModel(m =>
                 m with
                 {

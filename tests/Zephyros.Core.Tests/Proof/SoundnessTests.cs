@@ -56,6 +56,24 @@ public sealed class SoundnessTests
         );
 
     [Fact]
+    public void Every_step_of_a_craft_whose_throttle_moves_slowly_is_allowed() =>
+        Walk(
+            Demo.Plain.WithStep(
+                    "throttle",
+                    "slow",
+                    new SlowStep
+                    {
+                        Order = 9,
+                        Up = new(50),
+                        Down = new(80),
+                    }
+                )
+                .WithGuards(g => g with { DisarmsOnlyWhenLow = true }),
+            20_000,
+            1
+        );
+
+    [Fact]
     public void Every_state_of_a_random_bench_was_found()
     {
         for (var seed = 0; seed < Iterations.Of(12); seed++)

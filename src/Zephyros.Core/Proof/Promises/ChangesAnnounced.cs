@@ -55,13 +55,16 @@ public sealed class ChangesAnnounced : Promise
     {
         foreach (var happening in Events(plan))
         {
+            var asksForFix =
+                happening.Subject == AnnouncementSubject.Mode
+                && plan.Board.Functions.Any(f => FlightFunctions.NeedsFix(f.Value.Kind));
             var said = Enabled(plan, happening.Subject).Where(a => a.Function == happening.Function).ToArray();
             string[] cues = [.. said.Select(a => a.When).OfType<string>().Distinct(StringComparer.Ordinal)];
             var reported = said.Any(a => a.When is null);
             // A report cannot be wrong, and comes whenever there is a signal.
             if (reported && cues.Length == 0)
                 continue;
-            yield return new PromiseCheck(happening.Bits, () => new Watcher(happening.Now, reported))
+            yield return new PromiseCheck(happening.Bits, () => new Watcher(happening.Now, reported, asksForFix))
             {
                 About = happening.Words,
                 Cues = cues,
@@ -75,12 +78,12 @@ public sealed class ChangesAnnounced : Promise
         string? Function,
         string Words,
         ulong Bits,
-        Func<BoardState, BoardView, bool> Now
+        Func<Change, bool> Now
     )> Events(SignalPlan plan)
     {
         var board = plan.Board;
-        yield return (AnnouncementSubject.Armed, null, "Armed", board.MotorBits, (state, _) => state.Armed);
-        yield return (AnnouncementSubject.Disarmed, null, "Disarmed", board.MotorBits, (state, _) => !state.Armed);
+        yield return (AnnouncementSubject.Armed, null, "Armed", board.MotorBits, change => change.Board.Armed);
+        yield return (AnnouncementSubject.Disarmed, null, "Disarmed", board.MotorBits, change => !change.Board.Armed);
         var modes = board.Functions.Where(f => FlightFunctions.Flies(f.Value.Kind)).ToArray();
         if (modes.Length == 0)
             yield break;
@@ -89,8 +92,8 @@ public sealed class ChangesAnnounced : Promise
         foreach (var (id, mode) in modes)
             yield return (AnnouncementSubject.Mode, id, mode.Label, bits, Flies(id));
 
-        Func<BoardState, BoardView, bool> Flies(string id) =>
-            (_, view) => FlightFunctions.ByStrength(board, view).FirstOrDefault("") == id;
+        Func<Change, bool> Flies(string id) =>
+            change => FlightFunctions.ByStrength(board, change.View, change.Fix).FirstOrDefault("") == id;
     }
 
     private static IEnumerable<Announcement> Enabled(SignalPlan plan, AnnouncementSubject about) =>
@@ -113,17 +116,19 @@ public sealed class ChangesAnnounced : Promise
         };
 
     // Remembers which of the conditions held, whether it was so, and, before the first move, that nothing is known yet.
-    private sealed class Watcher(Func<BoardState, BoardView, bool> now, bool reported) : Watch
+    private sealed class Watcher(Func<Change, bool> now, bool reported, bool looksAtFix) : Watch
     {
         private const int Was = 1 << ProofScope.MostCues;
         private const int AtSwitchOn = Was << 1;
 
         public override int Start => AtSwitchOn;
 
+        public override bool LooksAtFix => looksAtFix;
+
         public override int Next(int monitor, in Change change)
         {
             var knows = change is { Radio: RadioState.Up, Board.HasSignal: true };
-            var isSo = knows && now(change.Board, change.View);
+            var isSo = knows && now(change);
             var begins = monitor != AtSwitchOn && (change.Cues & ~monitor) != 0;
             var after = change.Cues | (isSo ? Was : 0);
             if (!knows)

@@ -88,10 +88,10 @@ export class BenchLink {
     if (this.tell('SetPower', on)) this.askedAround.put('power', on);
   }
 
-  /** Tilts the craft, connects it for configuration, unlocks arming while connected. */
-  surround(change: Partial<Pick<Around, 'tilt' | 'connected' | 'unlocked'>>): void {
-    const { tilt, connected, unlocked } = { ...this.around(), ...change };
-    if (this.tell('Surround', tilt, connected, unlocked))
+  /** Tilts the craft, connects it for configuration, unlocks arming while connected, gives the board a position fix. */
+  surround(change: Partial<Pick<Around, 'tilt' | 'connected' | 'unlocked' | 'fix'>>): void {
+    const { tilt, connected, unlocked, fix } = { ...this.around(), ...change };
+    if (this.tell('Surround', tilt, connected, unlocked, fix))
       for (const [name, value] of Object.entries(change)) this.askedAround.put(name, value);
   }
 

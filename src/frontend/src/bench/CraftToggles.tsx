@@ -1,13 +1,13 @@
 import clsx from 'clsx';
-import { BatteryMedium, Cable, Radio, Rotate3d, type LucideIcon } from 'lucide-react';
+import { BatteryMedium, Cable, MapPin, Radio, Rotate3d, type LucideIcon } from 'lucide-react';
 import { Key } from '../ui/Key';
 import { useBench, useBenchState } from './BenchProvider';
 import { nextConnection, nextTilt, aroundOf } from './craftSteps';
 
-/** What happens to the craft from outside: its link, its battery, a cable for configuration, and how it lies. */
+/** What happens to the craft from outside: its link, its battery, a cable for configuration, how it lies, and whether it knows where it is. */
 export function CraftToggles() {
   const { link: bench } = useBench();
-  const { link, power, tilt, connected, unlocked } = useBenchState(aroundOf);
+  const { link, power, tilt, connected, unlocked, fix } = useBenchState(aroundOf);
   const lies = tilt === 0 ? 'level' : tilt >= 180 ? 'on back' : `tilted ${tilt}°`;
   const toggles: ToggleProps[] = [
     {
@@ -42,6 +42,14 @@ export function CraftToggles() {
       word: lies,
       onClick: () => bench.surround({ tilt: nextTilt(bench.around().tilt) }),
     },
+    {
+      name: 'Position fix',
+      icon: MapPin,
+      hotkey: 'P',
+      usual: fix,
+      word: fix ? 'yes' : 'no',
+      onClick: () => bench.surround({ fix: !bench.around().fix }),
+    },
   ];
   return (
     <div className="grid gap-1 max-xl:grid-cols-2">
@@ -68,7 +76,7 @@ function Toggle({ name, icon: Icon, hotkey, usual, word, onClick }: ToggleProps)
       type="button"
       aria-label={`${name}: ${word}`}
       className={clsx(
-        'flex h-8 w-38 items-center gap-2 rounded border px-2 text-sm',
+        'flex h-7 w-38 items-center gap-2 rounded border px-2 text-sm',
         !usual ? 'border-dashed border-deep-warn text-deep-warn' : 'border-deep-live text-deep-live',
       )}
       onClick={onClick}

@@ -56,6 +56,8 @@ export function Dock({ controls, onStandBack }: Props) {
         return link.surround(nextConnection(link.around()));
       case 'tilt':
         return link.surround({ tilt: nextTilt(link.around().tilt) });
+      case 'fix':
+        return link.surround({ fix: !link.around().fix });
       case 'rest':
         return controls.filter((c) => c.kind === 'stick').forEach((c) => move(c.id, c.start));
       case 'stand-back':

@@ -8,13 +8,15 @@ export interface Around {
   tilt: number;
   connected: boolean;
   unlocked: boolean;
+  /** Whether the board has a position fix. */
+  fix: boolean;
 }
 
 /** What happens to the craft in a picture; before the first one all is as in flight. */
 export function aroundOf({ message }: Pick<BenchState, 'message'>): Around {
   const { link = true, power = true, surroundings } = message?.snapshot ?? {};
-  const { tilt, connected = false, unlocked = false } = surroundings ?? {};
-  return { link, power, tilt: tilt ?? 0, connected, unlocked };
+  const { tilt, connected = false, unlocked = false, fix = false } = surroundings ?? {};
+  return { link, power, tilt: tilt ?? 0, connected, unlocked, fix };
 }
 
 /** How the craft may lie on the bench: level, tilted as in a hand, on its back. */

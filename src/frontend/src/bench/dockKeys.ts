@@ -8,6 +8,7 @@ export type DockAction =
   | { kind: 'power' }
   | { kind: 'usb' }
   | { kind: 'tilt' }
+  | { kind: 'fix' }
   | { kind: 'rest' }
   | { kind: 'stand-back' };
 
@@ -66,6 +67,8 @@ export function readKey(
       return { kind: 'usb' };
     case 't':
       return { kind: 'tilt' };
+    case 'p':
+      return { kind: 'fix' };
     case 'x':
       return { kind: 'rest' };
     case 'v':

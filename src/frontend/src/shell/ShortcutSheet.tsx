@@ -21,6 +21,7 @@ const BENCH = [
   [['B'], 'Battery on or off'],
   [['U'], 'Cable for configuration: off, connected, unlocked'],
   [['T'], 'Craft level, tilted, on its back'],
+  [['P'], 'Position fix or none'],
   [['V'], 'Stand-back view'],
 ] as const;
 
