@@ -1,5 +1,5 @@
 using BenchmarkDotNet.Attributes;
-using Zephyros.Core.Wire.Packed16;
+using Zephyros.Core.Wire;
 
 namespace Zephyros.Benchmarks;
 
@@ -9,29 +9,33 @@ public class WireBenchmarks
 {
     private const int Frames = 1000;
 
-    private readonly byte[] bytes = new byte[Packed16Format.FrameBytes];
-    private readonly byte[] stream = new byte[Frames * Packed16Format.FrameBytes];
-    private readonly Packed16Decoder decoder = new();
-    private Packed16Frame frame;
+    private readonly int[] counts = new int[16];
+    private SerialCodec codec = null!;
+    private FrameSearch search = null!;
+    private byte[] bytes = [];
+    private byte[] stream = [];
+
+    /// <summary>The format.</summary>
+    [Params(WireFormat.Packed16, WireFormat.Word14, WireFormat.Burst7, WireFormat.Duplex)]
+    public WireFormat Format { get; set; }
 
     [GlobalSetup]
     public void Prepare()
     {
-        var filled = default(Packed16Frame);
-        for (var i = 0; i < Packed16Format.Channels; i++)
-            filled[i] = (ushort)(172 + (i * 100));
-        frame = filled;
+        codec = (SerialCodec)Format.Codec();
+        var wire = codec.Descriptor;
+        for (var i = 0; i < counts.Length; i++)
+            counts[i] = wire.SmallestCount + 172 + (i * 90);
+        bytes = new byte[wire.FrameBytes];
+        stream = new byte[Frames * wire.FrameBytes];
         for (var i = 0; i < Frames; i++)
-            Packed16Codec.Encode(frame, stream.AsSpan(i * Packed16Format.FrameBytes));
+            codec.Write(counts, i, stream.AsSpan(i * wire.FrameBytes));
+        search = codec.CreateSearch();
     }
 
     /// <summary>One frame written.</summary>
     [Benchmark]
-    public byte EncodeFrame()
-    {
-        Packed16Codec.Encode(frame, bytes);
-        return bytes[1];
-    }
+    public int EncodeFrame() => codec.Write(counts, 0, bytes);
 
     /// <summary>One frame found in a stream and read.</summary>
     [Benchmark(OperationsPerInvoke = Frames)]
@@ -39,8 +43,8 @@ public class WireBenchmarks
     {
         ReadOnlySpan<byte> rest = stream;
         var read = 0;
-        while (decoder.TryRead(ref rest, out var found))
-            read += found[15];
+        while (search.TryFind(ref rest, out var found))
+            read += (int)codec.Read(found, counts);
         return read;
     }
 }

@@ -7,7 +7,7 @@ using Zephyros.Core.Model.Running;
 using Zephyros.Core.Path;
 using Zephyros.Core.Setups;
 using Zephyros.Core.Units;
-using Zephyros.Core.Wire.Packed16;
+using Zephyros.Core.Wire;
 
 namespace Zephyros.Core.Bench;
 
@@ -19,13 +19,13 @@ public sealed class BenchRun
     // How often a transmitter works out its model while something in it runs by itself.
     private static readonly TimeSpan ModelPeriod = TimeSpan.FromMilliseconds(10);
 
-    private readonly Packed16Decoder decoder = new();
-    private readonly byte[] bytes = new byte[Packed16Format.FrameBytes];
     private SignalPlan plan;
     private SignalValues values;
     private double[] settings;
     private Microseconds[] seen;
-    private readonly int[] output = new int[Packed16Format.Channels];
+    private WireLine line;
+    private int[] output;
+    private int[] arrived;
     private bool linked;
     private readonly BoardClock clock = new();
     private BoardState board;
@@ -47,6 +47,7 @@ public sealed class BenchRun
         announcer = new Announcer(plan);
         settings = [.. plan.Model.Controls.Select(c => c.Value.StartSetting)];
         seen = new Microseconds[values.Received.Length];
+        (line, output, arrived) = Connect();
         board = BoardMachine.PowerUp(plan.Board);
         clock.Follow(plan.Board, board, now);
         RunModel();
@@ -101,6 +102,12 @@ public sealed class BenchRun
         plan = SignalPlan.Compile(setup);
         values = plan.CreateValues();
         announcer = new Announcer(plan);
+        if (before.Setup.Wire != setup.Wire)
+        {
+            seen = new Microseconds[values.Received.Length];
+            (line, output, arrived) = Connect();
+        }
+
         settings = [.. plan.Model.Controls.Select(c => c.Value.StartSetting)];
         foreach (var (id, setting) in kept)
             Put(id, setting);
@@ -333,6 +340,17 @@ public sealed class BenchRun
         AlignNextFrame();
     }
 
+    private int Neutral => plan.Wire.ToCount(Microseconds.Neutral, plan.Setup.Wire.Rounding);
+
+    // A line with nothing on it yet.
+    private (WireLine Line, int[] Output, int[] Arrived) Connect()
+    {
+        var channels = plan.Wire.Channels;
+        var carried = plan.Setup.Wire.Format.ChannelsIn(plan.Setup.Wire.FramePeriod);
+        int[] neutral = [.. Enumerable.Repeat(Neutral, channels)];
+        return (plan.Setup.Wire.Format.Codec().CreateLine(carried), [.. neutral], neutral);
+    }
+
     // Frames stand on a grid of the format's period, whenever link or power come back.
     private void AlignNextFrame()
     {
@@ -348,25 +366,16 @@ public sealed class BenchRun
         else
             Substitute();
         linked |= Radio;
-        var frame = default(Packed16Frame);
-        for (var i = 0; i < Packed16Format.Channels; i++)
-            frame[i] = (ushort)output[i];
-        Packed16Codec.Encode(frame, bytes);
-        decoder.Gap();
-        ReadOnlySpan<byte> stream = bytes;
-        while (decoder.TryRead(ref stream, out var received))
-        {
-            if (received.IsFresh)
-                Receive(received);
-        }
+        if (line.Carry(output, arrived))
+            Receive();
     }
 
-    private void Receive(in Packed16Frame frame)
+    private void Receive()
     {
         var changed = false;
         for (var i = 0; i < seen.Length; i++)
         {
-            var pulse = Packed16Format.ToMicroseconds(frame[i]);
+            var pulse = plan.Wire.ToMicroseconds(arrived[i]);
             changed |= pulse != seen[i];
             seen[i] = pulse;
         }
@@ -395,12 +404,12 @@ public sealed class BenchRun
     private void Substitute()
     {
         if (!linked)
-            Array.Fill(output, Packed16Format.ToCount(Microseconds.Neutral, plan.Setup.Wire.Rounding));
+            Array.Fill(output, Neutral);
         if (plan.Setup.Air.OnLoss != ReceiverLoss.Preset)
             return;
         foreach (var (channel, preset) in plan.Setup.Air.Presets)
             if (int.Parse(channel, CultureInfo.InvariantCulture) <= output.Length)
-                output[int.Parse(channel, CultureInfo.InvariantCulture) - 1] = Packed16Format.ToCount(
+                output[int.Parse(channel, CultureInfo.InvariantCulture) - 1] = plan.Wire.ToCount(
                     preset,
                     plan.Setup.Wire.Rounding
                 );

@@ -2,7 +2,6 @@ using Zephyros.Core.Model;
 using Zephyros.Core.Path;
 using Zephyros.Core.Setups;
 using Zephyros.Core.Units;
-using Zephyros.Core.Wire.Packed16;
 
 namespace Zephyros.Core.Findings;
 
@@ -16,8 +15,8 @@ public sealed class EndBeyondReach : IFindingRule
         var travel = setup.Transmitter.TravelLimit.Value;
         var scale = setup.Transmitter.Scale;
         // Where the wire's own ends lie in percent; cut down to whole steps so that the fix stays inside.
-        var lowest = scale.ToPercent(Packed16Format.ToMicroseconds(0)).Value;
-        var highest = scale.ToPercent(Packed16Format.ToMicroseconds(Packed16Format.LargestCount)).Value;
+        var lowest = scale.ToPercent(plan.Wire.ToMicroseconds(plan.Wire.SmallestCount)).Value;
+        var highest = scale.ToPercent(plan.Wire.ToMicroseconds(plan.Wire.LargestCount)).Value;
         foreach (var (id, channel) in setup.Model.Channels)
         {
             var (low, high) = (channel.Output.Low.Value, channel.Output.High.Value);

@@ -3,7 +3,6 @@ using Zephyros.Core.Hands;
 using Zephyros.Core.Model;
 using Zephyros.Core.Model.Running;
 using Zephyros.Core.Units;
-using Zephyros.Core.Wire.Packed16;
 
 namespace Zephyros.Core.Path;
 
@@ -169,15 +168,15 @@ public sealed class PathTracer
             $"{link.Channels} channels · {link.PacketRate}",
             TraceMark.Live,
             [
-                $"({Figures.Plain(pulse.Value)} − 880) / 0.625 = {Figures.Plain(Packed16Format.Exact(pulse))}",
-                $"Made whole: {count} of 0 to {Packed16Format.LargestCount}",
+                $"({Figures.Plain(pulse.Value)} − {Figures.Plain(plan.Wire.Zero.Value, 3)}) / {Figures.Plain(plan.Wire.Step.Value, 4)} = {Figures.Plain(plan.Wire.Exact(pulse))}",
+                $"Made whole: {count} of {plan.Wire.SmallestCount} to {plan.Wire.LargestCount}",
             ]
         );
     }
 
     private TraceStop AtWire(ChannelNumber number)
     {
-        var value = Packed16Format.ToMicroseconds(values.Counts[number.Value - 1]);
+        var value = plan.Wire.ToMicroseconds(values.Counts[number.Value - 1]);
         var change = value.Value - values.Sent[number.Value - 1].Value;
         return new TraceStop(
             Station.Wire,
@@ -186,9 +185,11 @@ public sealed class PathTracer
             $"{plan.Wire.Name} · every {plan.Setup.Wire.FramePeriod}",
             TraceMark.Live,
             [
-                $"880 + 0.625 × {values.Counts[number.Value - 1]} = {Figures.Plain(value.Value, 3)} µs",
-                $"Rounding changed it by {Figures.Signed(change, 3)} µs; one count is 0.625 µs.",
-                $"A frame of {plan.Wire.FrameBytes} bytes takes {Figures.Plain(plan.Wire.TimeOnWire.TotalMilliseconds, 3)} ms on the wire.",
+                $"{Figures.Plain(plan.Wire.Zero.Value, 3)} + {Figures.Plain(plan.Wire.Step.Value, 4)} × {values.Counts[number.Value - 1]} = {Figures.Plain(value.Value, 3)} µs",
+                $"Rounding changed it by {Figures.Signed(change, 3)} µs; one count is {Figures.Plain(plan.Wire.Step.Value, 4)} µs.",
+                plan.Wire.FrameBytes > 0
+                    ? $"A frame of {plan.Wire.FrameBytes} bytes takes {Figures.Plain(plan.Wire.TimeOnWire.Value, 3)} ms on the wire."
+                    : $"A frame takes up to {Figures.Plain(plan.Wire.TimeOnWire.Value, 3)} ms on the wire.",
             ]
         );
     }

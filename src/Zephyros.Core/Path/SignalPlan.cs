@@ -5,7 +5,6 @@ using Zephyros.Core.Model.Running;
 using Zephyros.Core.Setups;
 using Zephyros.Core.Units;
 using Zephyros.Core.Wire;
-using Zephyros.Core.Wire.Packed16;
 
 namespace Zephyros.Core.Path;
 
@@ -47,7 +46,10 @@ public sealed class SignalPlan
 
     /// <summary>How many channels get from the transmitter to the board: the least of what transmitter, link and wire format carry.</summary>
     public static int CarriedChannels(Setup setup) =>
-        Math.Min(Math.Min(setup.Transmitter.Channels, setup.Air.Channels), setup.Wire.Format.Describe().Channels);
+        Math.Min(
+            Math.Min(setup.Transmitter.Channels, setup.Air.Channels),
+            setup.Wire.Format.ChannelsIn(setup.Wire.FramePeriod)
+        );
 
     /// <summary>Room for the values of this plan, with every control at its start position.</summary>
     public SignalValues CreateValues() => new(Model, Wire.Channels);
@@ -65,8 +67,8 @@ public sealed class SignalPlan
         for (var i = 0; i < values.Counts.Length; i++)
         {
             var pulse = i < carried ? values.Sent[i] : Microseconds.Neutral;
-            values.Counts[i] = Packed16Format.ToCount(pulse, rounding);
-            values.Received[i] = Packed16Format.ToMicroseconds(values.Counts[i]);
+            values.Counts[i] = Wire.ToCount(pulse, rounding);
+            values.Received[i] = Wire.ToMicroseconds(values.Counts[i]);
         }
     }
 

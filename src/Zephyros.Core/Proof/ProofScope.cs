@@ -7,7 +7,6 @@ using Zephyros.Core.Model.Running;
 using Zephyros.Core.Model.Running.Ranges;
 using Zephyros.Core.Path;
 using Zephyros.Core.Units;
-using Zephyros.Core.Wire.Packed16;
 
 namespace Zephyros.Core.Proof;
 
@@ -116,15 +115,14 @@ internal sealed class ProofScope
     public ValueRange Receive(ValueRange sent)
     {
         var rounding = Plan.Setup.Wire.Rounding;
+        var wire = Plan.Wire;
         double Through(double percent) =>
-            Packed16Format
-                .ToMicroseconds(
-                    Packed16Format.ToCount(
-                        new Microseconds(Microseconds.Neutral.Value + (Plan.Model.MicrosecondsPerPercent * percent)),
-                        rounding
-                    )
+            wire.ToMicroseconds(
+                wire.ToCount(
+                    new Microseconds(Microseconds.Neutral.Value + (Plan.Model.MicrosecondsPerPercent * percent)),
+                    rounding
                 )
-                .Value;
+            ).Value;
         return new ValueRange(Through(sent.Value), Through(sent.Low), Through(sent.High), sent.Sources);
     }
 

@@ -225,6 +225,9 @@ public sealed class Prover(SignalPlan plan, ProofLimits limits)
                 : "Tried: single movements, in any order and from anywhere to anywhere.",
             "Delays, presses and timers may end in any order.",
             "A transmitter takes longer to start than the board waits for frames.",
+            plan.Wire.FramesForAll == 1
+                ? "All channels arrive together, frame by frame."
+                : $"All channels arrive together; {plan.Wire.Name} sends them in {plan.Wire.FramesForAll} frames.",
             left.Length == 0
                 ? "Every control makes a difference to it."
                 : $"Makes no difference to it: {string.Join(", ", left)}.",

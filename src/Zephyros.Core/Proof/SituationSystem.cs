@@ -249,9 +249,7 @@ internal sealed class SituationSystem
             (channel + 1).ToString(System.Globalization.CultureInfo.InvariantCulture),
             out var preset
         )
-            ? Wire.Packed16.Packed16Format.ToMicroseconds(
-                Wire.Packed16.Packed16Format.ToCount(preset, plan.Setup.Wire.Rounding)
-            )
+            ? plan.Wire.ToMicroseconds(plan.Wire.ToCount(preset, plan.Setup.Wire.Rounding))
             : null;
 
     private int Number(Situation situation)

@@ -18,7 +18,7 @@ public sealed record WireSettings
 
     /// <summary>The time from the start of one frame to the start of the next.</summary>
     [Description("The time from the start of one frame to the start of the next, in milliseconds.")]
-    [Range(3, 50)]
+    [Range(2, 50)]
     public required Milliseconds FramePeriod { get; init; }
 
     /// <summary>How the sender makes a whole count of a value.</summary>

@@ -1,12 +1,13 @@
 using Zephyros.Core.Units;
 using Zephyros.Core.Wire;
-using Zephyros.Core.Wire.Packed16;
 
 namespace Zephyros.Core.Tests.OutsideChecks;
 
 /// <summary>The facts of the trade that every pilot computes on paper.</summary>
 public sealed class PercentAndPulseTests
 {
+    private static WireDescriptor Packed16 => WireFormat.Packed16.Describe();
+
     // Common practice, no source: 512, 400 and 500 us for 100 %.
     [Theory]
     [InlineData(PulseScale.Wide, -100, 988)]
@@ -32,8 +33,8 @@ public sealed class PercentAndPulseTests
     [InlineData(2047, 2159.375)]
     public void Counts_stand_for_microseconds(int count, double us)
     {
-        Assert.Equal(us, Packed16Format.ToMicroseconds(count).Value);
-        Assert.Equal(count, Packed16Format.ToCount(new Microseconds(us), CountRounding.Nearest));
+        Assert.Equal(us, Packed16.ToMicroseconds(count).Value);
+        Assert.Equal(count, Packed16.ToCount(new Microseconds(us), CountRounding.Nearest));
     }
 
     // From memory: -100 % wide is 172.8; to nearest 173, truncating senders give 172.
@@ -41,7 +42,7 @@ public sealed class PercentAndPulseTests
     [InlineData(CountRounding.Nearest, 173)]
     [InlineData(CountRounding.Truncate, 172)]
     public void Senders_make_whole_counts_in_two_ways(CountRounding rounding, int count) =>
-        Assert.Equal(count, Packed16Format.ToCount(PulseScale.Wide.ToMicroseconds(Percent.Low), rounding));
+        Assert.Equal(count, Packed16.ToCount(PulseScale.Wide.ToMicroseconds(Percent.Low), rounding));
 
     // The story of the first slice: +40 % -> 1704.8 us -> count 1320 -> 1705 us.
     [Fact]
@@ -49,8 +50,8 @@ public sealed class PercentAndPulseTests
     {
         var sent = PulseScale.Wide.ToMicroseconds(new Percent(40));
         Assert.Equal(1704.8, sent.Value, 9);
-        Assert.Equal(1320, Packed16Format.ToCount(sent, CountRounding.Nearest));
-        Assert.Equal(1705, Packed16Format.ToMicroseconds(1320).Value);
+        Assert.Equal(1320, Packed16.ToCount(sent, CountRounding.Nearest));
+        Assert.Equal(1705, Packed16.ToMicroseconds(1320).Value);
     }
 
     // From memory: the eleven bits span 880..2159.375 us; what lies beyond saturates.
@@ -61,7 +62,7 @@ public sealed class PercentAndPulseTests
     [InlineData(1e9, 2047)]
     [InlineData(-1e9, 0)]
     public void Pulses_beyond_the_format_saturate(double us, int count) =>
-        Assert.Equal(count, Packed16Format.ToCount(new Microseconds(us), CountRounding.Nearest));
+        Assert.Equal(count, Packed16.ToCount(new Microseconds(us), CountRounding.Nearest));
 
     // Common practice, no source: AUX n = channel n + 4.
     [Fact]
@@ -75,6 +76,5 @@ public sealed class PercentAndPulseTests
 
     // Arithmetic of figures.md: 25 bytes x 12 bits / 100 000 baud.
     [Fact]
-    public void A_packed_frame_takes_three_milliseconds() =>
-        Assert.Equal(3.000, WireFormat.Packed16.Describe().TimeOnWire.TotalMilliseconds, 9);
+    public void A_packed_frame_takes_three_milliseconds() => Assert.Equal(3.000, Packed16.TimeOnWire.Value, 9);
 }

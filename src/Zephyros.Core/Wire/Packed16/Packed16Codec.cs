@@ -13,7 +13,7 @@ public static class Packed16Codec
 
     /// <summary>Writes a frame.</summary>
     /// <param name="frame">The counts and flags. Counts above 2047 lose their upper bits: make counts with
-    /// <see cref="Packed16Format.ToCount"/>, which saturates.</param>
+    /// <see cref="WireDescriptor.ToCount"/>, which saturates.</param>
     /// <param name="bytes">Takes the frame; at least 25 bytes.</param>
     /// <exception cref="ArgumentException">The target is shorter than a frame.</exception>
     public static void Encode(in Packed16Frame frame, Span<byte> bytes)
@@ -21,8 +21,7 @@ public static class Packed16Codec
         if (bytes.Length < Packed16Format.FrameBytes)
             throw new ArgumentException("A Packed 16 frame takes 25 bytes.", nameof(bytes));
         bytes[0] = Packed16Format.Header;
-        EncodeHalf(frame, 0, bytes.Slice(1, HalfBytes));
-        EncodeHalf(frame, HalfChannels, bytes.Slice(1 + HalfBytes, HalfBytes));
+        Pack(frame, bytes.Slice(1, 2 * HalfBytes));
         bytes[23] = (byte)((byte)frame.Flags & ~Packed16Format.UnusedFlags);
         bytes[24] = Packed16Format.End;
     }
@@ -36,10 +35,25 @@ public static class Packed16Codec
         frame = default;
         if (!LooksGood(bytes))
             return false;
-        DecodeHalf(bytes.Slice(1, HalfBytes), 0, ref frame);
-        DecodeHalf(bytes.Slice(1 + HalfBytes, HalfBytes), HalfChannels, ref frame);
+        frame = Unpack(bytes.Slice(1, 2 * HalfBytes));
         frame.Flags = (Packed16Flags)bytes[23];
         return true;
+    }
+
+    /// <summary>Packs the sixteen counts of a frame into 22 bytes.</summary>
+    public static void Pack(in Packed16Frame frame, Span<byte> bytes)
+    {
+        EncodeHalf(frame, 0, bytes);
+        EncodeHalf(frame, HalfChannels, bytes[HalfBytes..]);
+    }
+
+    /// <summary>The sixteen counts that 22 bytes hold.</summary>
+    public static Packed16Frame Unpack(ReadOnlySpan<byte> bytes)
+    {
+        var frame = default(Packed16Frame);
+        DecodeHalf(bytes, 0, ref frame);
+        DecodeHalf(bytes[HalfBytes..], HalfChannels, ref frame);
+        return frame;
     }
 
     /// <summary>True when header, end byte and unused flag bits are those of a frame.</summary>

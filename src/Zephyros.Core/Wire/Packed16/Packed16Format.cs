@@ -5,7 +5,7 @@ namespace Zephyros.Core.Wire.Packed16;
 /// <summary>Packed 16: sixteen 11-bit counts, two digital channels and two loss flags in 25 bytes.</summary>
 /// <remarks>Layout and count scale from memory (figures.md, "Wire formats" and "Packed 11-bit count"):
 /// us = 880 + 0.625 x count.</remarks>
-public static class Packed16Format
+public sealed class Packed16Format : SerialCodec
 {
     /// <summary>The first byte of every frame.</summary>
     public const byte Header = 0x0F;
@@ -28,36 +28,55 @@ public static class Packed16Format
     private const double ZeroCount = 880;
     private const double CountStep = 0.625;
 
-    /// <summary>The facts of the format.</summary>
-    public static WireDescriptor Descriptor { get; } =
-        new(
-            "Packed 16",
-            "100 000 baud, 8E2, inverted (idles low)",
-            Baud: 100_000,
-            BitsPerByte: 12,
-            FrameBytes,
-            Channels,
-            new Microseconds(CountStep),
-            "flag bits: frame lost, signal loss",
-            "from memory"
-        );
+    private Packed16Format() { }
 
-    /// <summary>The pulse that a count stands for: 880 us at 0 to 2159.375 us at 2047.</summary>
-    public static Microseconds ToMicroseconds(int count) => new(ZeroCount + (CountStep * count));
+    /// <summary>The format.</summary>
+    public static Packed16Format Instance { get; } = new();
 
-    /// <summary>The count for a pulse. A pulse beyond 880..2159.375 us saturates; it never wraps.</summary>
-    public static int ToCount(Microseconds pulse, CountRounding rounding)
+    /// <inheritdoc />
+    public override WireDescriptor Descriptor { get; } = Describe();
+
+    /// <inheritdoc />
+    public override int Write(ReadOnlySpan<int> counts, int turn, Span<byte> bytes)
     {
-        var exact = Exact(pulse);
-        var whole =
-            rounding == CountRounding.Truncate
-                ? Math.Truncate(exact)
-                : Math.Round(exact, MidpointRounding.AwayFromZero);
-        return (int)Math.Clamp(whole, 0, LargestCount);
+        var frame = default(Packed16Frame);
+        for (var i = 0; i < Channels; i++)
+            frame[i] = (ushort)Math.Clamp(counts[i], 0, LargestCount);
+        Packed16Codec.Encode(frame, bytes);
+        return FrameBytes;
     }
 
-    /// <summary>The count before it is made whole. For example 172.8 for 988 us.</summary>
-    // The ratio is taken in hundredths of a microsecond steps so that 988 us gives 172.8 and not 172.79999: a truncating
-    // sender must not lose a count to binary fractions.
-    public static double Exact(Microseconds pulse) => Math.Round((pulse.Value - ZeroCount) / CountStep, 9);
+    /// <inheritdoc />
+    public override FrameSearch CreateSearch() => new Packed16Search();
+
+    /// <inheritdoc />
+    public override FrameKind Read(ReadOnlySpan<byte> frame, Span<int> counts)
+    {
+        if (!Packed16Codec.TryDecode(frame, out var read))
+            return FrameKind.Other;
+        for (var i = 0; i < Channels; i++)
+            counts[i] = read[i];
+        return read.IsFresh ? FrameKind.Channels : FrameKind.Stale;
+    }
+
+    private static WireDescriptor Describe()
+    {
+        var framing = new SerialFraming(100_000, Parity.Even, 2, Inverted: true);
+        return new WireDescriptor
+        {
+            Name = "Packed 16",
+            Line = framing.Words,
+            Framing = framing,
+            FrameBytes = FrameBytes,
+            Channels = Channels,
+            Zero = new Microseconds(ZeroCount),
+            Step = new Microseconds(CountStep),
+            LargestCount = LargestCount,
+            UsualPeriods = [new(7), new(14)],
+            TimeOnWire = WireDescriptor.TimeOf(FrameBytes, framing),
+            LossShownBy = "flag bits: frame lost, signal loss",
+            Wires = "the receiver's signal to the receive pad of a port with an inverter",
+            Provenance = "from memory",
+        };
+    }
 }

@@ -46,7 +46,8 @@ export function CraftToggles() {
       name: 'Position fix',
       icon: MapPin,
       hotkey: 'P',
-      usual: fix,
+      // Indoors there is none, and most functions need none.
+      usual: true,
       word: fix ? 'yes' : 'no',
       onClick: () => bench.surround({ fix: !bench.around().fix }),
     },

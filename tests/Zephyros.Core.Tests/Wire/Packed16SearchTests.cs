@@ -3,7 +3,7 @@ using Zephyros.Core.Wire.Packed16;
 
 namespace Zephyros.Core.Tests.Wire;
 
-public sealed class Packed16DecoderTests
+public sealed class Packed16SearchTests
 {
     private static readonly Gen<Packed16Frame> Frames = Gen.Select(
         Gen.Int[0, 2047].Array[16],
@@ -52,7 +52,7 @@ public sealed class Packed16DecoderTests
                     var bytes = Encode(frame);
                     (bytes[23], bytes[24]) = (flags, end);
                     var good = end == 0 && flags < 16;
-                    var decoder = new Packed16Decoder();
+                    var decoder = new Packed16Search();
                     decoder.Gap();
                     return Packed16Codec.TryDecode(bytes, out _) == good
                         && Read(decoder, bytes).Count == (good ? 1 : 0);
@@ -67,7 +67,7 @@ public sealed class Packed16DecoderTests
                 (frames, size) =>
                 {
                     var stream = frames.SelectMany(Encode).ToArray();
-                    var decoder = new Packed16Decoder();
+                    var decoder = new Packed16Search();
                     var read = stream.Chunk(size).SelectMany(part => Read(decoder, part)).ToArray();
                     return read.AsSpan().SequenceEqual(frames);
                 },
@@ -84,7 +84,7 @@ public sealed class Packed16DecoderTests
                 (before, frames, after) =>
                 {
                     var stream = before.Concat(frames.SelectMany(Encode)).Concat(after).ToArray();
-                    var read = Read(new Packed16Decoder(), stream);
+                    var read = Read(new Packed16Search(), stream);
                     return read.Count >= frames.Length && frames.All(read.Contains);
                 },
                 iter: Iterations.Of(2_000)
@@ -97,7 +97,7 @@ public sealed class Packed16DecoderTests
             .Sample(
                 (noise, frame) =>
                 {
-                    var decoder = new Packed16Decoder();
+                    var decoder = new Packed16Search();
                     Read(decoder, noise);
                     decoder.Gap();
                     return Read(decoder, Encode(frame)) is [var read] && read == frame;
@@ -111,7 +111,7 @@ public sealed class Packed16DecoderTests
         var good = Encode(default);
         var damaged = Encode(default);
         damaged[24] = 0x55;
-        var decoder = new Packed16Decoder();
+        var decoder = new Packed16Search();
         decoder.Gap();
         Assert.Single(Read(decoder, good));
         Assert.Empty(Read(decoder, damaged));
@@ -126,10 +126,10 @@ public sealed class Packed16DecoderTests
         return bytes;
     }
 
-    private static List<Packed16Frame> Read(Packed16Decoder decoder, ReadOnlySpan<byte> bytes)
+    private static List<Packed16Frame> Read(Packed16Search decoder, ReadOnlySpan<byte> bytes)
     {
         var frames = new List<Packed16Frame>();
-        while (decoder.TryRead(ref bytes, out var frame))
+        while (decoder.TryFind(ref bytes, out var found) && Packed16Codec.TryDecode(found, out var frame))
             frames.Add(frame);
         return frames;
     }

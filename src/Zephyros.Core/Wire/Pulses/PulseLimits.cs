@@ -1,0 +1,11 @@
+namespace Zephyros.Core.Wire.Pulses;
+
+/// <summary>The pulses that a receiver sends at most: 800 to 2200 us. From memory; a board takes about 885 to 2115 us for valid.</summary>
+internal static class PulseLimits
+{
+    /// <summary>The shortest, in microseconds.</summary>
+    public const int Shortest = 800;
+
+    /// <summary>The longest, in microseconds.</summary>
+    public const int Longest = 2200;
+}
