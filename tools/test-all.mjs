@@ -106,7 +106,7 @@ async function browserSuite() {
 
 await need('packages', 'make', ['restore']);
 await need('browser', 'node', ['tools/ensure-chromium.mjs']);
-await need('model checker', 'node', ['tools/ensure-spin.mjs']);
+await need('outside references', 'node', ['tools/ensure-references.mjs']);
 await need('application', 'make', ['app']);
 // The two sides share nothing but the machine's two cores.
 await Promise.all([serverBuild().then(serverSuites), interfaceSide().then(browserSuite)]);

@@ -14,6 +14,7 @@ public sealed partial class DependencyRuleTests
         "Model",
         "Air",
         "Wire",
+        "Captures",
         "Board",
         "Setups",
         "ReadyMade",

@@ -123,7 +123,6 @@ internal sealed class Explorer
             int[] places = [.. Enumerable.Range(0, words.Length).Where(w => words[w] != 0)];
             var set = new StateSet(memory, situation, places, [.. places.Select(p => words[p])]);
             bytes += 12L * places.Length;
-            states += set.Count;
             level.Add(set);
         }
 
@@ -247,6 +246,7 @@ internal sealed class Explorer
         if (added == 0)
             return;
         known[word] |= added;
+        states += BitOperations.PopCount(added);
         if (!fresh.TryGetValue((situation, memory), out var words))
         {
             fresh[(situation, memory)] = words = new ulong[grid.Words];

@@ -2,6 +2,7 @@ using Zephyros.Core.Board;
 using Zephyros.Core.Hands;
 using Zephyros.Core.Model;
 using Zephyros.Core.Units;
+using Zephyros.Core.Wire;
 
 namespace Zephyros.Core.Setups;
 
@@ -38,6 +39,24 @@ public static class Edits
                 Promises = setting is null ? setup.Promises.Remove(code) : setup.Promises.SetItem(code, setting),
             }
         );
+
+    /// <summary>Makes receiver and board speak another wire format.</summary>
+    /// <param name="setup">The setup.</param>
+    /// <param name="format">The format.</param>
+    /// <param name="period">The time from frame to frame; null for the format's usual one.</param>
+    public static SetupEdit SpeakFormat(Setup setup, WireFormat format, Milliseconds? period = null)
+    {
+        var wire = format.Describe();
+        var every = new Milliseconds(Math.Clamp(Math.Round((period ?? wire.UsualPeriods[0]).Value, 1), 2, 50));
+        return SetupEdit.Between(
+            $"{wire.Name} on the wire",
+            setup,
+            setup with
+            {
+                Wire = setup.Wire with { Format = format, FramePeriod = every },
+            }
+        );
+    }
 
     /// <summary>Makes a board function watch another AUX channel.</summary>
     public static SetupEdit WatchAux(Setup setup, string functionId, int aux) =>

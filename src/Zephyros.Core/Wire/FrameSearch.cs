@@ -30,6 +30,19 @@ public abstract class FrameSearch
         locked = true;
     }
 
+    /// <summary>How many bytes that were taken lie behind the frame that was found last.</summary>
+    public int Held => count - given;
+
+    /// <summary>Says that a byte was damaged: what was held is no frame, and the next frame has to be found anew.</summary>
+    public void Break()
+    {
+        DropGiven();
+        if (locked)
+            DamagedFrames++;
+        count = 0;
+        locked = false;
+    }
+
     /// <summary>Takes bytes until a frame is complete or the bytes are used up.</summary>
     /// <param name="bytes">The bytes to read; on return, those that are left.</param>
     /// <param name="frame">The frame, when one was found; it stays as it is until the next call.</param>

@@ -23,6 +23,11 @@ public abstract class SerialCodec : WireCodec
     /// <returns>What the frame is.</returns>
     public abstract FrameKind Read(ReadOnlySpan<byte> frame, Span<int> counts);
 
+    /// <summary>What a byte of a frame is, in a few words, such as "header" or "checksum".</summary>
+    /// <param name="frame">The frame.</param>
+    /// <param name="at">The place of the byte.</param>
+    public abstract string NameOf(ReadOnlySpan<byte> frame, int at);
+
     /// <inheritdoc />
     public override WireLine CreateLine(int channels) => new Line(this);
 

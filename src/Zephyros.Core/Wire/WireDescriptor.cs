@@ -15,13 +15,13 @@ public sealed record WireDescriptor
     public SerialFraming? Framing { get; init; }
 
     /// <summary>Bytes in a frame; 0 for a format made of pulses.</summary>
-    public int FrameBytes { get; init; }
+    public required int FrameBytes { get; init; }
 
     /// <summary>How many proportional channels it carries.</summary>
     public required int Channels { get; init; }
 
     /// <summary>How many frames it takes until every channel was sent once.</summary>
-    public int FramesForAll { get; init; } = 1;
+    public required int FramesForAll { get; init; }
 
     /// <summary>The pulse that a count of 0 would stand for.</summary>
     public required Microseconds Zero { get; init; }
@@ -30,7 +30,7 @@ public sealed record WireDescriptor
     public required Microseconds Step { get; init; }
 
     /// <summary>The smallest count that is sent; what is lower saturates.</summary>
-    public int SmallestCount { get; init; }
+    public required int SmallestCount { get; init; }
 
     /// <summary>The largest count that is sent; what is higher saturates.</summary>
     public required int LargestCount { get; init; }

@@ -21,6 +21,7 @@ namespace Zephyros.Web.Contracts;
 /// <param name="CarriedChannels">How many channels get to the board.</param>
 /// <param name="Modes">The ids of the board functions that fly the craft.</param>
 /// <param name="Wire">The facts of the wire format.</param>
+/// <param name="Latency">How long a movement takes from the stick to the board, part by part.</param>
 public sealed record SetupView(
     IReadOnlyList<ControlView> Controls,
     StickOrder? SentOrder,
@@ -35,7 +36,8 @@ public sealed record SetupView(
     int StateCombinationCount,
     int CarriedChannels,
     IReadOnlyList<string> Modes,
-    WireDescriptor Wire
+    WireDescriptor Wire,
+    IReadOnlyList<LatencyPart> Latency
 )
 {
     // More than anybody reads; a list of all would be larger than the rest of the view.
@@ -61,7 +63,8 @@ public sealed record SetupView(
             states.Combinations.Count,
             SignalPlan.CarriedChannels(setup),
             [.. plan.Board.Functions.Where(f => FlightFunctions.Flies(f.Value.Kind)).Select(f => f.Key)],
-            plan.Wire
+            plan.Wire,
+            LatencyBudget.Of(setup)
         );
     }
 }

@@ -17,10 +17,22 @@ internal static partial class ModelChecker
         try
         {
             File.WriteAllText(System.IO.Path.Combine(folder, "model.pml"), model);
-            Run(folder, "spin", "-o2", "-o3", "-a", "model.pml");
-            Run(folder, "gcc", "-O0", "-w", "-DSAFETY", "-DNOREDUCE", "-DNOFAIR", "-DBFS", "-o", "pan", "pan.c");
+            OutsideProgram.Run(folder, "spin", "-o2", "-o3", "-a", "model.pml");
+            OutsideProgram.Run(
+                folder,
+                "gcc",
+                "-O0",
+                "-w",
+                "-DSAFETY",
+                "-DNOREDUCE",
+                "-DNOFAIR",
+                "-DBFS",
+                "-o",
+                "pan",
+                "pan.c"
+            );
             var clock = Stopwatch.StartNew();
-            var said = Run(folder, System.IO.Path.Combine(folder, "pan"), "-E", "-w24");
+            var said = OutsideProgram.Run(folder, System.IO.Path.Combine(folder, "pan"), "-E", "-w24");
             var seconds = clock.Elapsed.TotalSeconds;
             // A search that was cut short still says "errors: 0".
             Assert.DoesNotContain("max search depth too small", said, StringComparison.Ordinal);
@@ -38,23 +50,6 @@ internal static partial class ModelChecker
         {
             Directory.Delete(folder, recursive: true);
         }
-    }
-
-    private static string Run(string folder, string program, params string[] arguments)
-    {
-        var start = new ProcessStartInfo(program, arguments)
-        {
-            WorkingDirectory = folder,
-            UseShellExecute = false,
-            RedirectStandardOutput = true,
-            RedirectStandardError = true,
-        };
-        using var process = Process.Start(start)!;
-        var errors = process.StandardError.ReadToEndAsync();
-        var said = process.StandardOutput.ReadToEnd();
-        process.WaitForExit();
-        Assert.True(process.ExitCode == 0, $"{program}: {said}{errors.Result}");
-        return said;
     }
 
     [GeneratedRegex(@"errors: (\d+)")]

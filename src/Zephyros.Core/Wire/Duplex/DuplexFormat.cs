@@ -35,6 +35,21 @@ public sealed class DuplexFormat : SerialCodec
     }
 
     /// <inheritdoc />
+    public override string NameOf(ReadOnlySpan<byte> frame, int at)
+    {
+        if (at < DuplexPacket.PayloadAt)
+            return at switch
+            {
+                0 => "header",
+                1 => "length",
+                _ => "type",
+            };
+        if (at == frame.Length - 1)
+            return "checksum";
+        return frame[2] == ChannelsType ? Packed16.Packed16Format.ChannelsOf(at - DuplexPacket.PayloadAt) : "payload";
+    }
+
+    /// <inheritdoc />
     public override FrameSearch CreateSearch() => new Search();
 
     /// <inheritdoc />
@@ -62,6 +77,8 @@ public sealed class DuplexFormat : SerialCodec
             Channels = Channels,
             Zero = Packed16.Packed16Format.Instance.Descriptor.Zero,
             Step = Packed16.Packed16Format.Instance.Descriptor.Step,
+            FramesForAll = 1,
+            SmallestCount = 0,
             LargestCount = LargestCount,
             UsualPeriods = [new(2), new(4), new(20)],
             TimeOnWire = WireDescriptor.TimeOf(bytes, framing),

@@ -47,6 +47,25 @@ public sealed class Packed16Format : SerialCodec
     }
 
     /// <inheritdoc />
+    public override string NameOf(ReadOnlySpan<byte> frame, int at) =>
+        at switch
+        {
+            0 => "header",
+            FrameBytes - 2 => "flags",
+            FrameBytes - 1 => "end",
+            _ => ChannelsOf(at - 1),
+        };
+
+    /// <summary>The channels of which a packed byte holds bits, such as "2 3".</summary>
+    /// <param name="packed">The place of the byte among the 22 packed ones.</param>
+    internal static string ChannelsOf(int packed)
+    {
+        const int BitsOfChannel = 11;
+        var (first, last) = (packed * 8 / BitsOfChannel, ((packed * 8) + 7) / BitsOfChannel);
+        return first == last ? $"ch {first + 1}" : $"ch {first + 1}, {last + 1}";
+    }
+
+    /// <inheritdoc />
     public override FrameSearch CreateSearch() => new Packed16Search();
 
     /// <inheritdoc />
@@ -71,6 +90,8 @@ public sealed class Packed16Format : SerialCodec
             Channels = Channels,
             Zero = new Microseconds(ZeroCount),
             Step = new Microseconds(CountStep),
+            FramesForAll = 1,
+            SmallestCount = 0,
             LargestCount = LargestCount,
             UsualPeriods = [new(7), new(14)],
             TimeOnWire = WireDescriptor.TimeOf(FrameBytes, framing),

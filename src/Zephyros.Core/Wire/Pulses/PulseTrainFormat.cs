@@ -34,6 +34,8 @@ public sealed class PulseTrainFormat : WireCodec
             Zero = new Microseconds(0),
             Step = new Microseconds(1),
             SmallestCount = PulseLimits.Shortest,
+            FramesForAll = 1,
+            FrameBytes = 0,
             LargestCount = PulseLimits.Longest,
             UsualPeriods = [new(20), new(22.5)],
             TimeOnWire = new Milliseconds(ShortestPeriod(8).Value),

@@ -24,6 +24,8 @@ public sealed class SeparatePulsesFormat : WireCodec
             Zero = new Microseconds(0),
             Step = new Microseconds(1),
             SmallestCount = PulseLimits.Shortest,
+            FramesForAll = 1,
+            FrameBytes = 0,
             LargestCount = PulseLimits.Longest,
             UsualPeriods = [new(20)],
             TimeOnWire = new Milliseconds(2),

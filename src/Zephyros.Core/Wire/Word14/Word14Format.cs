@@ -42,6 +42,15 @@ public sealed class Word14Format : SerialCodec
     }
 
     /// <inheritdoc />
+    public override string NameOf(ReadOnlySpan<byte> frame, int at) =>
+        at switch
+        {
+            < 2 => "header",
+            >= Checked => "checksum",
+            _ => $"ch {at / 2} {(at % 2 == 0 ? "low" : "high")}",
+        };
+
+    /// <inheritdoc />
     public override FrameSearch CreateSearch() => new Search();
 
     /// <inheritdoc />
@@ -74,6 +83,7 @@ public sealed class Word14Format : SerialCodec
             Zero = new Microseconds(0),
             Step = new Microseconds(1),
             SmallestCount = Shortest,
+            FramesForAll = 1,
             LargestCount = Longest,
             UsualPeriods = [new(7)],
             TimeOnWire = WireDescriptor.TimeOf(FrameBytes, framing),

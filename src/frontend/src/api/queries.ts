@@ -43,3 +43,16 @@ export const transmittersQuery = queryOptions({
   queryKey: ['transmitters'],
   queryFn: () => answer(api.GET('/api/transmitters')),
 });
+
+export const wireFormatsQuery = queryOptions({
+  queryKey: ['wire-formats'],
+  queryFn: () => answer(api.GET('/api/wire-formats')),
+  staleTime: Infinity,
+});
+
+export const frameQuery = (capture: string, frame: number) =>
+  queryOptions({
+    queryKey: ['capture', capture, frame],
+    queryFn: () => answer(api.GET('/api/captures/{capture}/frames/{frame}', { params: { path: { capture, frame } } })),
+    retry: false,
+  });

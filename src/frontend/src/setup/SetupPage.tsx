@@ -19,6 +19,7 @@ import { BoardStation } from '../stations/board/BoardStation';
 import { HandsStation } from '../stations/hands/HandsStation';
 import { ModelStation } from '../stations/model/ModelStation';
 import { PassingStation } from '../stations/passing/PassingStation';
+import { WireStation } from '../stations/wire/WireStation';
 import { Notice } from '../ui/Notice';
 import { HistorySheet } from './HistorySheet';
 import { useChanges, type Changes } from './useChanges';
@@ -142,6 +143,7 @@ function OpenPage({ page, document, view, changes }: Omit<Props, 'findings'> & {
   if (page === 'hands') return <HandsStation setup={document.setup} view={view} changes={changes} />;
   if (page === 'model') return <ModelStation id={document.id} setup={document.setup} view={view} changes={changes} />;
   if (page === 'board') return <BoardStation setup={document.setup} view={view} changes={changes} />;
+  if (page === 'wire') return <WireStation id={document.id} setup={document.setup} view={view} changes={changes} />;
   return <PassingStation station={page} setup={document.setup} changes={changes} />;
 }
 

@@ -1,0 +1,113 @@
+using Zephyros.Core.Captures;
+using Zephyros.Core.Hands;
+using Zephyros.Core.Path;
+using Zephyros.Core.Setups;
+using Zephyros.Core.Units;
+using Zephyros.Core.Wire;
+using Zephyros.Core.Wire.Pulses;
+
+namespace Zephyros.Core.Bench;
+
+/// <summary>Records the signal wire of the simulated receiver while every stick is moved from end to end and every switch through its
+/// positions, one after the other. Craft on battery, propellers off: a movement of the throttle comes before one of the arm switch.</summary>
+public static class ReceiverRecording
+{
+    // So many frames for each movement.
+    private const int FramesEach = 12;
+
+    private const int DisturbedEvery = 9;
+    private const long DisturbanceLength = 250_000;
+
+    /// <summary>Makes a recording.</summary>
+    /// <param name="setup">The valid setup whose receiver is recorded.</param>
+    /// <param name="fault">What is wrong with it.</param>
+    public static LineCapture Of(Setup setup, RecordingFault fault = RecordingFault.None)
+    {
+        var plan = SignalPlan.Compile(setup);
+        var period = (long)(setup.Wire.FramePeriod.Value * 1e6);
+        var edges = new List<Edge>();
+        var count = 0;
+        foreach (var frame in Frames(plan))
+            Draw(plan, frame, count, period * ++count, edges);
+        if (fault == RecordingFault.LooseWire)
+            edges = Disturbed(edges, period, count);
+        var idle = plan.Wire.Framing is { Inverted: false };
+        if (fault == RecordingFault.Flipped)
+            (edges, idle) = ([.. edges.Select(e => e with { High = !e.High })], !idle);
+        return SerialWave.Record("receiver", idle, edges, period * (count + 1));
+    }
+
+    private static void Draw(SignalPlan plan, int[] counts, int turn, long start, List<Edge> edges)
+    {
+        var carried = plan.Setup.Wire.Format.ChannelsIn(plan.Setup.Wire.FramePeriod);
+        switch (plan.Setup.Wire.Format.Codec())
+        {
+            case SerialCodec serial:
+                Span<byte> bytes = stackalloc byte[serial.Descriptor.FrameBytes];
+                SerialWave.Draw(bytes[..serial.Write(counts, turn, bytes)], serial.Framing, start, edges);
+                break;
+            case PulseTrainFormat:
+                PulseTrainFormat.Draw(counts.AsSpan(0, carried), start, edges);
+                break;
+            default:
+                // One wire is recorded: that of the throttle, where it arrives.
+                var throttle = plan.ThrottleChannel?.Channel.Number.Value ?? 1;
+                SeparatePulsesFormat.Draw(counts[Math.Min(throttle, carried) - 1], start, edges);
+                break;
+        }
+    }
+
+    // What is sent: at rest, then each control to its ends and back.
+    private static IEnumerable<int[]> Frames(SignalPlan plan)
+    {
+        var values = plan.CreateValues();
+        plan.Settle(values);
+        for (var i = 0; i < FramesEach; i++)
+            yield return [.. values.Counts];
+        for (var control = 0; control < plan.Model.Controls.Count; control++)
+        {
+            var rest = values.Hands[control];
+            foreach (var setting in Settings(plan.Model.Controls[control].Value))
+            {
+                values.Hands[control] = setting;
+                for (var i = 0; i < FramesEach; i++)
+                {
+                    plan.Evaluate(values, plan.Setup.Wire.FramePeriod.ToTimeSpan());
+                    yield return [.. values.Counts];
+                }
+            }
+
+            values.Hands[control] = rest;
+            for (var i = 0; i < FramesEach; i++)
+            {
+                plan.Evaluate(values, plan.Setup.Wire.FramePeriod.ToTimeSpan());
+                yield return [.. values.Counts];
+            }
+        }
+    }
+
+    private static IEnumerable<Percent> Settings(Control control) =>
+        control.NamedPositions.Count > 0
+            ? control.NamedPositions.Select(p => control.Read(p.Setting)!.Value)
+            : [new Percent(-100), new Percent(0), new Percent(100)];
+
+    // In every ninth frame the level is lost for a moment.
+    private static List<Edge> Disturbed(List<Edge> edges, long period, int frames)
+    {
+        var left = new List<Edge>(edges.Count);
+        foreach (var edge in edges)
+        {
+            var frame = edge.At / period;
+            var into = edge.At % period;
+            if (frame % DisturbedEvery != 0 || frame >= frames || into is < 100_000 or > 100_000 + DisturbanceLength)
+                left.Add(edge);
+        }
+
+        // Levels must take turns: of two edges to the same level the second says nothing new.
+        var turns = new List<Edge>(left.Count);
+        foreach (var edge in left)
+            if (turns.Count == 0 || turns[^1].High != edge.High)
+                turns.Add(edge);
+        return turns;
+    }
+}

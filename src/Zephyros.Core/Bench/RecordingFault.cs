@@ -1,0 +1,14 @@
+namespace Zephyros.Core.Bench;
+
+/// <summary>What is wrong with a recording of the simulated receiver.</summary>
+public enum RecordingFault
+{
+    /// <summary>Nothing.</summary>
+    None,
+
+    /// <summary>It was taken behind an inverter: high is low.</summary>
+    Flipped,
+
+    /// <summary>The plug sits loosely: short bursts of disturbance damage some frames.</summary>
+    LooseWire,
+}

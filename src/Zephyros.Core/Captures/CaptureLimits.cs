@@ -1,0 +1,17 @@
+namespace Zephyros.Core.Captures;
+
+/// <summary>How much of a recording is read; more is refused, so that memory stays bounded.</summary>
+internal static class CaptureLimits
+{
+    /// <summary>The most bytes of a file.</summary>
+    public const long Bytes = 50L << 20;
+
+    /// <summary>The most characters of a line in a file.</summary>
+    public const int LineLength = 4096;
+
+    /// <summary>The most wires in a file.</summary>
+    public const int Wires = 64;
+
+    /// <summary>The latest time in a recording, in nanoseconds: a day.</summary>
+    public const double LatestTime = 86_400e9;
+}

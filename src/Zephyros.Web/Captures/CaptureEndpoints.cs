@@ -1,0 +1,106 @@
+using System.Text;
+using Microsoft.AspNetCore.Http.Features;
+using Microsoft.AspNetCore.Mvc;
+using Zephyros.Core.Bench;
+using Zephyros.Core.Captures;
+using Zephyros.Core.Setups;
+using Zephyros.Core.Wire;
+using Zephyros.Storage;
+using Zephyros.Web.Contracts;
+using Zephyros.Web.Problems;
+using Zephyros.Web.Setups;
+
+namespace Zephyros.Web.Captures;
+
+/// <summary>Recordings of the receiver's signal wire: recognise one, look at its frames, take one of the simulated receiver.</summary>
+internal static class CaptureEndpoints
+{
+    // The body's own limit; the reader has its own for what is in it.
+    private const long Limit = (50L << 20) + 1024;
+
+    /// <summary>Maps the endpoints.</summary>
+    public static void Map(WebApplication app, RouteGroupBuilder setups)
+    {
+        setups
+            .MapPost("/{id}/captures", RecogniseAsync)
+            .WithName("RecogniseCapture")
+            .Accepts<IFormFile>("application/octet-stream")
+            .Finds<CaptureView>()
+            .Produces<ProblemDetails>(StatusCodes.Status400BadRequest, "application/problem+json")
+            .Produces<ProblemDetails>(StatusCodes.Status413PayloadTooLarge, "application/problem+json");
+        setups
+            .MapGet("/{id}/recording", Record)
+            .WithName("RecordReceiver")
+            .Produces<string>(contentType: "text/plain")
+            .Produces<ProblemDetails>(StatusCodes.Status404NotFound, "application/problem+json");
+        app.MapGet("/api/captures/{capture}/frames/{frame:int}", Draw).WithName("DrawFrame").Finds<FrameDrawing>();
+        app.MapGet("/api/wire-formats", () => WireFormats.All.Select(WireFormatView.Of).ToArray())
+            .WithName("ListWireFormats");
+    }
+
+    private static async Task<IResult> RecogniseAsync(
+        HttpContext context,
+        string id,
+        SetupStore store,
+        CaptureShelf shelf,
+        CancellationToken cancel
+    )
+    {
+        if (store.Find(id) is not { } stored)
+            return Saving.NoSetup(id);
+        if (context.Features.Get<IHttpMaxRequestBodySizeFeature>() is { IsReadOnly: false } feature)
+            feature.MaxRequestBodySize = Limit;
+        // Read twice and line by line, so it lies in a file that nobody else sees and that goes away with the request.
+        await using var file = new FileStream(
+            Path.Combine(Path.GetTempPath(), Path.GetRandomFileName()),
+            new FileStreamOptions
+            {
+                Mode = FileMode.CreateNew,
+                Access = FileAccess.ReadWrite,
+                Options = FileOptions.DeleteOnClose,
+                BufferSize = 64 * 1024,
+            }
+        );
+        try
+        {
+            await context.Request.Body.CopyToAsync(file, cancel);
+        }
+        catch (BadHttpRequestException error) when (error.StatusCode == StatusCodes.Status413PayloadTooLarge)
+        {
+            return Problem.Of(error.StatusCode, "Too large", "A recording may have 50 MB. Record a shorter time.");
+        }
+
+        file.Position = 0;
+        var (capture, verdict, others, problem) = await Task.Run(() => CaptureFile.Read(file), cancel);
+        if (verdict is null)
+            return Problem.Of(
+                StatusCodes.Status400BadRequest,
+                "No recording",
+                problem!.Line > 0 ? $"Line {problem.Line}: {problem.Reason}" : problem.Reason,
+                [new SetupProblem(problem.Line > 0 ? $"line {problem.Line}" : "", problem.Reason)]
+            );
+        return TypedResults.Ok(CaptureView.Of(shelf.Keep(capture, verdict), stored.Setup, capture, verdict, others));
+    }
+
+    private static IResult Draw(string capture, int frame, CaptureShelf shelf) =>
+        shelf.Draw(capture, frame) is { } drawing
+            ? TypedResults.Ok(drawing)
+            : Problem.NotFound("There is no such frame, or the recording was put away: drop it again.");
+
+    private static IResult Record(
+        string id,
+        SetupStore store,
+        RecordingFault fault = RecordingFault.None,
+        string format = "vcd"
+    )
+    {
+        if (store.Find(id) is not { } stored)
+            return Saving.NoSetup(id);
+        var recording = ReceiverRecording.Of(stored.Setup, fault);
+        var (text, type, ending) =
+            format == "csv"
+                ? (CaptureWriter.ToCsv(recording), "text/csv", "csv")
+                : (CaptureWriter.ToVcd(recording), "text/plain", "vcd");
+        return TypedResults.File(Encoding.ASCII.GetBytes(text), type, $"{id}-receiver.{ending}");
+    }
+}

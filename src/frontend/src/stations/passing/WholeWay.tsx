@@ -1,0 +1,37 @@
+import clsx from 'clsx';
+import type { Station } from '../../api/types';
+import { useBenchState } from '../../bench/BenchProvider';
+import { STATION_NAMES } from '../../path/stations';
+
+/** The sums that lead the followed control from hands to craft, line by line. */
+export function WholeWay({ station }: { station: Station }) {
+  const trace = useBenchState((s) => s.message?.snapshot.trace ?? null);
+  return (
+    <>
+      <h2 className="border-b-2 border-ink pb-1 text-[0.84rem] font-semibold text-soft">The whole way, sum by sum</h2>
+      <ol>
+        {trace?.stops.map((each) => (
+          <li
+            key={each.station}
+            aria-current={each.station === station ? 'step' : undefined}
+            className={clsx(
+              'grid grid-cols-[5rem_10rem_1fr] gap-x-4 border-b border-hair px-2 py-1.5 max-sm:grid-cols-[5rem_1fr]',
+              each.station === station && 'bg-sea-wash/60',
+            )}
+          >
+            <b>{STATION_NAMES[each.station]}</b>
+            <span className={clsx('font-bold', each.mark === 'wrong' && 'text-rust')}>
+              {each.figure} {each.unit}
+            </span>
+            <ul className="font-mono text-[0.93rem] text-soft max-sm:col-span-2">
+              {each.working.map((line) => (
+                <li key={line}>{line}</li>
+              ))}
+              {each.working.length === 0 && <li>{each.note}</li>}
+            </ul>
+          </li>
+        ))}
+      </ol>
+    </>
+  );
+}

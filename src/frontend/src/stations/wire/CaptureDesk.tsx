@@ -1,0 +1,115 @@
+import { useMutation } from '@tanstack/react-query';
+import clsx from 'clsx';
+import { Download, FileUp } from 'lucide-react';
+import { useRef, useState } from 'react';
+import { answer, api } from '../../api/client';
+import type { Changes } from '../../setup/useChanges';
+import { ActionMenu } from '../../ui/ActionMenu';
+import { Button } from '../../ui/Button';
+import { Notice } from '../../ui/Notice';
+import { CaptureResult } from './CaptureResult';
+
+interface Props {
+  id: string;
+  changes: Changes;
+}
+
+const FAULTS = [
+  { id: 'none', name: 'As it is' },
+  { id: 'flipped', name: 'Behind an inverter', hint: 'high is low' },
+  { id: 'loose-wire', name: 'With a loose plug', hint: 'some frames are damaged' },
+];
+
+/** Where a recording of the signal wire is dropped and told what it speaks. */
+export function CaptureDesk({ id, changes }: Props) {
+  const input = useRef<HTMLInputElement>(null);
+  const [over, setOver] = useState(false);
+  const path = { params: { path: { id } } };
+  const recognise = useMutation({
+    mutationFn: async ({ bytes }: { name: string; bytes: Promise<Blob> }) =>
+      answer(
+        api.POST('/api/setups/{id}/captures', {
+          ...path,
+          body: (await bytes) as never,
+          bodySerializer: (body: unknown) => body as Blob,
+          headers: { 'Content-Type': 'application/octet-stream' },
+        }),
+      ),
+  });
+  const take = (file: File | undefined) => {
+    if (file) recognise.mutate({ name: file.name, bytes: Promise.resolve(file) });
+  };
+  const record = (fault: string) =>
+    recognise.mutate({
+      name: 'the simulated receiver',
+      bytes: fetch(`/api/setups/${id}/recording?fault=${fault}`).then((response) => response.blob()),
+    });
+  return (
+    <section aria-labelledby="captures" className="mb-6">
+      <h2 id="captures" className="text-lg font-bold">
+        What does the wire really speak?
+      </h2>
+      <div
+        className={clsx(
+          'my-2 flex max-w-4xl flex-wrap items-center gap-x-4 gap-y-2 rounded border-2 border-dashed p-3',
+          over ? 'border-sea bg-sea-wash' : 'border-line',
+        )}
+        onDragOver={(event) => {
+          event.preventDefault();
+          setOver(true);
+        }}
+        onDragLeave={() => setOver(false)}
+        onDrop={(event) => {
+          event.preventDefault();
+          setOver(false);
+          take(event.dataTransfer.files[0]);
+        }}
+      >
+        <p className="min-w-60 flex-1">
+          Drop a recording of the signal wire here: a value change dump (VCD) or a list of times and levels (CSV) from a
+          logic analyser, or the bare bytes. Up to 50 MB.
+        </p>
+        <input
+          ref={input}
+          type="file"
+          className="sr-only"
+          aria-label="Recording of the signal wire"
+          tabIndex={-1}
+          onChange={(event) => {
+            take(event.target.files?.[0]);
+            event.target.value = '';
+          }}
+        />
+        <Button look="solid" onClick={() => input.current?.click()} disabled={recognise.isPending}>
+          <FileUp size={16} aria-hidden /> {recognise.isPending ? 'Reading…' : 'Choose a recording'}
+        </Button>
+        <ActionMenu trigger="Record the simulated receiver" actions={FAULTS} onChoose={record} />
+        <a
+          className="inline-flex min-h-8 items-center gap-1.5 text-sm font-semibold underline"
+          href={`/api/setups/${id}/recording`}
+        >
+          <Download size={15} aria-hidden /> VCD
+        </a>
+        <a
+          className="inline-flex min-h-8 items-center gap-1.5 text-sm font-semibold underline"
+          href={`/api/setups/${id}/recording?format=csv`}
+        >
+          <Download size={15} aria-hidden /> CSV
+        </a>
+      </div>
+      {recognise.error && (
+        <Notice title={`Not read: ${recognise.variables.name}`}>
+          <p>{recognise.error.message}</p>
+        </Notice>
+      )}
+      {recognise.data && (
+        <CaptureResult
+          key={recognise.data.id}
+          name={recognise.variables.name}
+          capture={recognise.data}
+          changes={changes}
+        />
+      )}
+    </section>
+  );
+}
