@@ -44,6 +44,11 @@ const breakPromise = async (page) => {
 const proven = async (page) => {
   await page.getByText('states looked at').waitFor();
 };
+const record = async (page, kind) => {
+  await page.getByRole('button', { name: 'Record the simulated receiver' }).click();
+  await page.getByRole('menuitem', { name: kind }).click();
+  await page.getByRole('heading', { name: /^Frame 1 of/ }).waitFor();
+};
 const editCondition = (page) => page.getByRole('button', { name: 'Edit Home asked' }).click();
 const editCurve = (page) => page.getByRole('button', { name: /^Curve of|^curve of/ }).click();
 
@@ -75,7 +80,26 @@ const VIEWS = [
   },
   { name: 'proven', path: '/craft/wren/proof', prepare: proven },
   { name: 'air', path: '/craft/sandpiper/air', prepare: pushThrottle },
-  { name: 'wire', path: '/craft/sandpiper/wire', prepare: pushThrottle },
+  { name: 'wire', path: '/craft/sandpiper/wire', prepare: pushThrottle, main: true },
+  {
+    name: 'capture',
+    path: '/craft/gannet/wire',
+    main: true,
+    prepare: async (page) => {
+      await record(page, /Behind an inverter/);
+      await page.getByRole('article', { name: 'What the recording says' }).evaluate((a) => {
+        a.closest('section[tabindex]').scrollTop = a.offsetTop - 180;
+      });
+    },
+  },
+  {
+    name: 'line',
+    path: '/craft/gannet/wire',
+    prepare: async (page) => {
+      await record(page, /With a loose plug/);
+      await page.getByRole('region', { name: 'The line' }).scrollIntoViewIfNeeded();
+    },
+  },
   {
     name: 'stand-back',
     path: '/craft/sandpiper/model',

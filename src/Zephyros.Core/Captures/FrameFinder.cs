@@ -22,16 +22,17 @@ internal static class FrameFinder
         var counts = new int[codec.Descriptor.Channels];
         Array.Fill(counts, codec.Descriptor.ToCount(Units.Microseconds.Neutral, CountRounding.Nearest));
         var frames = new List<FoundFrame>();
+        var damage = new DamageCount((long)(byteTime * codec.Descriptor.FrameBytes));
         Span<byte> one = stackalloc byte[1];
         for (var i = 0; i < bytes.Count; i++)
         {
             if (byteTime > 0 && i > 0 && bytes[i].At - bytes[i - 1].At > (1 + GapBytes) * byteTime)
                 search.Gap();
             if (!bytes[i].Good)
-            {
                 search.Break();
+            damage.Look(search, bytes[i].At);
+            if (!bytes[i].Good)
                 continue;
-            }
 
             one[0] = bytes[i].Value;
             ReadOnlySpan<byte> rest = one;
@@ -42,9 +43,31 @@ internal static class FrameFinder
                 if (IsPlausible(codec.Descriptor, kind, counts))
                     frames.Add(new FoundFrame(bytes[first].At, kind, [.. counts], first, frame.Length));
             }
+
+            damage.Look(search, bytes[i].At);
         }
 
-        return (frames, search.DamagedFrames);
+        return (frames, damage.Frames);
+    }
+
+    // One disturbance may be noticed at several bytes; within the time of a frame it is one damaged frame.
+    private sealed class DamageCount(long frameTime)
+    {
+        private long noticed;
+        private long last = long.MinValue / 2;
+
+        public long Frames { get; private set; }
+
+        public void Look(FrameSearch search, long now)
+        {
+            if (search.DamagedFrames > noticed && now - last > frameTime)
+            {
+                Frames++;
+                last = now;
+            }
+
+            noticed = search.DamagedFrames;
+        }
     }
 
     // What decodes to pulses that no transmitter sends is no frame: formats without a checksum need the hint.

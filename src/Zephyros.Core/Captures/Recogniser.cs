@@ -76,6 +76,7 @@ public static class Recogniser
         var off = (baud / wanted.Baud) - 1;
         return Found(best, BytesOf(wanted.Parity, wanted.StopBits)) with
         {
+            Title = flipped ? $"{best.Codec.Descriptor.Name}, but upside down" : best.Codec.Descriptor.Name,
             IdlesHigh = high,
             IsFlipped = flipped,
             Baud = baud,

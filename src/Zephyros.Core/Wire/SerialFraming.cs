@@ -1,3 +1,5 @@
+using System.Globalization;
+
 namespace Zephyros.Core.Wire;
 
 /// <summary>How the bytes of a serial wire format stand on the line: start bit, eight data bits (lowest first), parity, stop bits.</summary>
@@ -27,7 +29,8 @@ public sealed record SerialFraming(int Baud, Parity Parity, int StopBits, bool I
                 Parity.Even => 'E',
                 _ => 'O',
             };
-            return $"{Units.Figures.Plain(Baud)} baud, {DataBits}{parity}{StopBits}{(Inverted ? ", inverted (idles low)" : ", idles high")}";
+            var baud = Baud.ToString("N0", CultureInfo.InvariantCulture).Replace(',', ' ');
+            return $"{baud} baud, {DataBits}{parity}{StopBits}{(Inverted ? ", inverted (idles low)" : ", idles high")}";
         }
     }
 }

@@ -32,6 +32,7 @@ internal static class CaptureEndpoints
             .MapGet("/{id}/recording", Record)
             .WithName("RecordReceiver")
             .Produces<string>(contentType: "text/plain")
+            .Produces<ProblemDetails>(StatusCodes.Status400BadRequest, "application/problem+json")
             .Produces<ProblemDetails>(StatusCodes.Status404NotFound, "application/problem+json");
         app.MapGet("/api/captures/{capture}/frames/{frame:int}", Draw).WithName("DrawFrame").Finds<FrameDrawing>();
         app.MapGet("/api/wire-formats", () => WireFormats.All.Select(WireFormatView.Of).ToArray())
@@ -87,16 +88,16 @@ internal static class CaptureEndpoints
             ? TypedResults.Ok(drawing)
             : Problem.NotFound("There is no such frame, or the recording was put away: drop it again.");
 
-    private static IResult Record(
-        string id,
-        SetupStore store,
-        RecordingFault fault = RecordingFault.None,
-        string format = "vcd"
-    )
+    private static IResult Record(string id, SetupStore store, string fault = "none", string format = "vcd")
     {
         if (store.Find(id) is not { } stored)
             return Saving.NoSetup(id);
-        var recording = ReceiverRecording.Of(stored.Setup, fault);
+        if (!Enum.TryParse<RecordingFault>(fault.Replace("-", "", StringComparison.Ordinal), true, out var wanted))
+            return Problem.Invalid(
+                "No such fault",
+                [new SetupProblem("/fault", "A recording is made with the fault none, flipped or loose-wire.")]
+            );
+        var recording = ReceiverRecording.Of(stored.Setup, wanted);
         var (text, type, ending) =
             format == "csv"
                 ? (CaptureWriter.ToCsv(recording), "text/csv", "csv")

@@ -42,7 +42,9 @@ export function CaptureDesk({ id, changes }: Props) {
   const record = (fault: string) =>
     recognise.mutate({
       name: 'the simulated receiver',
-      bytes: fetch(`/api/setups/${id}/recording?fault=${fault}`).then((response) => response.blob()),
+      bytes: answer(
+        api.GET('/api/setups/{id}/recording', { params: { ...path.params, query: { fault } }, parseAs: 'blob' }),
+      ),
     });
   return (
     <section aria-labelledby="captures" className="mb-6">
@@ -65,7 +67,7 @@ export function CaptureDesk({ id, changes }: Props) {
           take(event.dataTransfer.files[0]);
         }}
       >
-        <p className="min-w-60 flex-1">
+        <p className="basis-full">
           Drop a recording of the signal wire here: a value change dump (VCD) or a list of times and levels (CSV) from a
           logic analyser, or the bare bytes. Up to 50 MB.
         </p>
