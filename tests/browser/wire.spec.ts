@@ -40,3 +40,29 @@ test('another format is chosen, and a recording takes the setup back to what the
     .setInputFiles({ name: 'notes.csv', mimeType: 'text/csv', buffer: Buffer.from('hello\n') });
   await expect(page.getByRole('alert')).toContainText('Line 1: A line needs a time and a level');
 });
+
+test('a port that cannot read the receiver is found, and the receiver is moved by a fix', async ({ craft }) => {
+  const page = await craft('wren', 'wire');
+  await page.getByRole('listitem', { name: 'Port 1', exact: true }).getByLabel('Inverter').selectOption('none');
+  const finding = page.getByRole('article').filter({ hasText: 'Port 1 cannot read the receiver' });
+  await expect(finding).toContainText('Packed 16 idles low, and this port has no inverter.');
+  await finding.getByRole('button', { name: 'Receiver on Port 5' }).click();
+  const moved = page.getByRole('listitem', { name: 'Port 5', exact: true });
+  await expect(moved).toContainText('the receiver is here');
+  await expect(moved).toContainText('Set Port 5 to inverted.');
+  await expect(finding).toHaveCount(0);
+});
+
+test('the link budget follows power and rate, and planned channels that do not arrive are seen', async ({ craft }) => {
+  const page = await craft('sandpiper', 'air');
+  const reach = page.getByRole('figure');
+  await expect(reach).toContainText('First warning at');
+  const before = await reach.locator('figcaption').textContent();
+  await page.getByLabel('Power').fill('25');
+  await page.getByLabel('Power').press('Enter');
+  await expect(reach.locator('figcaption')).not.toHaveText(before ?? '');
+  await page.getByLabel('Channels', { exact: true }).fill('8');
+  await page.getByLabel('Channels', { exact: true }).press('Enter');
+  await expect(page.getByRole('heading', { name: /planned, 8 get to the board/ })).toBeVisible();
+  await expect(page.getByText('does not arrive').first()).toBeVisible();
+});

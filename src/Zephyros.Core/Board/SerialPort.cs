@@ -15,4 +15,16 @@ public sealed record SerialPort
     [Description("What else is connected to the port; empty when nothing is.")]
     [StringLength(40)]
     public string TakenBy { get; init; } = "";
+
+    /// <summary>Whether it can read a line that idles low.</summary>
+    [Description("Whether the port can read a line that idles low.")]
+    public PortInverter Inverter { get; init; }
+
+    /// <summary>Which of its pads can be reached.</summary>
+    [Description("Which pads of the port can be reached.")]
+    public PortPads Pads { get; init; }
+
+    /// <summary>True when the 5 V beside it comes from USB as well.</summary>
+    [Description("True when the 5 V beside the port comes from USB as well.")]
+    public bool UsbPower { get; init; } = true;
 }

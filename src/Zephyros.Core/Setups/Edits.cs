@@ -40,6 +40,17 @@ public static class Edits
             }
         );
 
+    /// <summary>Puts the receiver on another port.</summary>
+    public static SetupEdit ReceiverOn(Setup setup, string port) =>
+        SetupEdit.Between(
+            $"Receiver on {setup.Board.Ports[port].Label}",
+            setup,
+            setup with
+            {
+                Board = setup.Board with { ReceiverPort = port },
+            }
+        );
+
     /// <summary>Makes receiver and board speak another wire format.</summary>
     /// <param name="setup">The setup.</param>
     /// <param name="format">The format.</param>

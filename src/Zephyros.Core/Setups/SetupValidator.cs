@@ -23,6 +23,13 @@ public static class SetupValidator
         CheckControls(setup.Transmitter, problems);
         ModelValidator.Check(setup, problems);
         CheckPresets(setup, problems);
+        if (setup.Air.UrgentBelow.Value >= setup.Air.WarnBelow.Value)
+            problems.Add(
+                new(
+                    "/air/urgentBelow",
+                    $"The urgent warning must come below the first ({setup.Air.WarnBelow}), not at {setup.Air.UrgentBelow}."
+                )
+            );
         CheckBoard(setup, problems);
         return problems;
     }

@@ -1,3 +1,4 @@
+using Zephyros.Core.Air;
 using Zephyros.Core.Board;
 using Zephyros.Core.Model;
 using Zephyros.Core.Path;
@@ -22,6 +23,8 @@ namespace Zephyros.Web.Contracts;
 /// <param name="Modes">The ids of the board functions that fly the craft.</param>
 /// <param name="Wire">The facts of the wire format.</param>
 /// <param name="Latency">How long a movement takes from the stick to the board, part by part.</param>
+/// <param name="Link">How far the radio link should reach.</param>
+/// <param name="Ports">The ports of the board as places for the receiver, the best first.</param>
 public sealed record SetupView(
     IReadOnlyList<ControlView> Controls,
     StickOrder? SentOrder,
@@ -37,7 +40,9 @@ public sealed record SetupView(
     int CarriedChannels,
     IReadOnlyList<string> Modes,
     WireDescriptor Wire,
-    IReadOnlyList<LatencyPart> Latency
+    IReadOnlyList<LatencyPart> Latency,
+    LinkBudget Link,
+    IReadOnlyList<PortChoice> Ports
 )
 {
     // More than anybody reads; a list of all would be larger than the rest of the view.
@@ -64,7 +69,9 @@ public sealed record SetupView(
             SignalPlan.CarriedChannels(setup),
             [.. plan.Board.Functions.Where(f => FlightFunctions.Flies(f.Value.Kind)).Select(f => f.Key)],
             plan.Wire,
-            LatencyBudget.Of(setup)
+            LatencyBudget.Of(setup),
+            LinkBudget.Of(setup.Air),
+            PortChoices.Of(setup.Board, plan.Wire)
         );
     }
 }

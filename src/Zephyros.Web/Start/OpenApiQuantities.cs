@@ -20,6 +20,7 @@ internal static class OpenApiQuantities
             (document, _, _) =>
             {
                 MendTests(document);
+                MendQuantities(document);
                 return Task.CompletedTask;
             }
         );
@@ -56,6 +57,14 @@ internal static class OpenApiQuantities
                         Items = new OpenApiSchemaReference(nameof(Test), document),
                     };
         }
+    }
+
+    // A quantity that is met first where it may be missing would be one that may be missing everywhere.
+    private static void MendQuantities(OpenApiDocument document)
+    {
+        foreach (var type in typeof(Milliseconds).Assembly.GetTypes().Where(QuantityJsonConverter.IsQuantity))
+            if (document.Components?.Schemas?.TryGetValue(type.Name, out var schema) == true)
+                ((OpenApiSchema)schema!).Type = BareType(type);
     }
 
     private static JsonSchemaType? Bare(Type type) =>

@@ -1,4 +1,5 @@
 using System.Collections.Immutable;
+using Zephyros.Core.Board;
 using Zephyros.Core.Hands;
 using Zephyros.Core.Model;
 using Zephyros.Core.Model.Logic;
@@ -58,6 +59,12 @@ internal static class PlantedFaults
             {
                 Air = Demo.Plain.Air with { ReservesArmChannel = true },
             },
+            ["receiver-port-unfit"] = Demo.Plain.WithBoard(b =>
+                b with
+                {
+                    Ports = b.Ports.Set(b.ReceiverPort, p => p with { Inverter = PortInverter.None }),
+                }
+            ),
             ["stick-not-sent:yaw"] = Demo.Plain.WithChannel("yaw", c => c with { Take = Hand("left-dial") }),
             ["override-not-enabled:throttle-lock"] = Full.InModel(m =>
                 m with

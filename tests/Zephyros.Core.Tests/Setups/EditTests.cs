@@ -40,7 +40,7 @@ public sealed class EditTests
                     return CanonicalJson.Write(there) == CanonicalJson.Write(after)
                         && CanonicalJson.Write(back) == CanonicalJson.Write(before);
                 },
-                iter: Iterations.Of(300)
+                iter: Iterations.Of(150)
             );
 
     [Fact]

@@ -159,6 +159,7 @@ public sealed class ModelValidatorTests
                             }
                         )
             },
+            { "/air/urgentBelow", s => s with { Air = s.Air with { UrgentBelow = new(80) } } },
             { "/model/announcements/x/when", Announcing(a => a with { When = "gone" }) },
             { "/model/announcements/x/when", Announcing(a => a with { About = AnnouncementSubject.Other }) },
             { "/model/announcements/x/every", Announcing(a => a with { Every = new(3000) }) },

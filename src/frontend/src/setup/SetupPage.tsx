@@ -15,10 +15,11 @@ import { Brand } from '../shell/Brand';
 import { CommandPalette } from '../shell/CommandPalette';
 import { Header } from '../shell/Header';
 import { ShortcutSheet } from '../shell/ShortcutSheet';
+import { AirStation } from '../stations/air/AirStation';
 import { BoardStation } from '../stations/board/BoardStation';
 import { HandsStation } from '../stations/hands/HandsStation';
 import { ModelStation } from '../stations/model/ModelStation';
-import { PassingStation } from '../stations/passing/PassingStation';
+import { CraftStation } from '../stations/craft/CraftStation';
 import { WireStation } from '../stations/wire/WireStation';
 import { Notice } from '../ui/Notice';
 import { HistorySheet } from './HistorySheet';
@@ -143,8 +144,9 @@ function OpenPage({ page, document, view, changes }: Omit<Props, 'findings'> & {
   if (page === 'hands') return <HandsStation setup={document.setup} view={view} changes={changes} />;
   if (page === 'model') return <ModelStation id={document.id} setup={document.setup} view={view} changes={changes} />;
   if (page === 'board') return <BoardStation setup={document.setup} view={view} changes={changes} />;
+  if (page === 'air') return <AirStation setup={document.setup} view={view} changes={changes} />;
   if (page === 'wire') return <WireStation id={document.id} setup={document.setup} view={view} changes={changes} />;
-  return <PassingStation station={page} setup={document.setup} changes={changes} />;
+  return <CraftStation />;
 }
 
 /** The bench says which revision it runs; another tab may have saved a newer one. */

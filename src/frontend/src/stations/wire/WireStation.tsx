@@ -6,11 +6,12 @@ import type { Changes } from '../../setup/useChanges';
 import { NumberField } from '../../ui/NumberField';
 import { SelectField } from '../../ui/SelectField';
 import { TextField } from '../../ui/TextField';
-import { WholeWay } from '../passing/WholeWay';
+import { WholeWay } from '../WholeWay';
 import { StationHead } from '../StationHead';
 import { CaptureDesk } from './CaptureDesk';
 import { FormatCard } from './FormatCard';
 import { LatencyBar } from './LatencyBar';
+import { PortTable } from './PortTable';
 
 interface Props {
   id: string;
@@ -76,6 +77,7 @@ export function WireStation({ id, setup, view, changes }: Props) {
       </div>
       <FormatCard wire={view.wire} carried={view.carriedChannels} />
       <LatencyBar parts={view.latency} />
+      <PortTable setup={setup} view={view} changes={changes} />
       <CaptureDesk key={id} id={id} changes={changes} />
       <WholeWay station="wire" />
     </>

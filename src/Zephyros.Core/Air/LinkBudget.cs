@@ -1,0 +1,116 @@
+using Zephyros.Core.Units;
+
+namespace Zephyros.Core.Air;
+
+/// <summary>How far a radio link should reach: power and gains less the loss on the way, against what the receiver still understands.</summary>
+/// <remarks>Free space only: no ground, no trees, no body between the antennas. What is left in decibels is the margin. That a packet is
+/// lost with the probability 1/(1 + e^(margin/1.5 dB)) is our own model; no published law ties link quality to margin (figures.md, "Link budget").</remarks>
+public sealed record LinkBudget
+{
+    // In metres per second, exact by definition of the metre.
+    private const double SpeedOfLight = 299_792_458;
+
+    private const double Spread = 1.5;
+    private const int Points = 61;
+    private const double Nearest = 0.01;
+
+    // From memory (figures.md), at 2.4 GHz; in between by the logarithm of the rate.
+    private static readonly (double Hertz, double DBm)[] UsualSensitivities =
+    [
+        (50, -115),
+        (150, -112),
+        (250, -108),
+        (500, -105),
+    ];
+
+    /// <summary>What leaves the transmitter's antenna connector.</summary>
+    public required DecibelMilliwatts Power { get; init; }
+
+    /// <summary>The weakest signal that the receiver still understands.</summary>
+    public required DecibelMilliwatts Sensitivity { get; init; }
+
+    /// <summary>True when that is the usual figure at the packet rate, from memory.</summary>
+    public required bool IsUsualSensitivity { get; init; }
+
+    /// <summary>The margin over distance, near to far.</summary>
+    public required IReadOnlyList<LinkPoint> Course { get; init; }
+
+    /// <summary>Where the first warning comes.</summary>
+    public required LinkPoint Warning { get; init; }
+
+    /// <summary>Where the urgent warning comes.</summary>
+    public required LinkPoint Urgent { get; init; }
+
+    /// <summary>Where no margin is left; by our model half of the packets arrive there.</summary>
+    public required LinkPoint Half { get; init; }
+
+    /// <summary>Works out the budget of a link.</summary>
+    public static LinkBudget Of(LinkSettings link)
+    {
+        var power = new DecibelMilliwatts(10 * Math.Log10(link.Power.Value));
+        var sensitivity = link.Sensitivity ?? Usual(link.PacketRate);
+        LinkPoint At(double kilometres) => Point(link, power, sensitivity, kilometres);
+        LinkPoint Where(Percent quality) =>
+            At(Distance(link, power.Value + link.AntennaGains.Value - sensitivity.Value - MarginAt(quality).Value));
+        var (warning, urgent) = (Where(link.WarnBelow), Where(link.UrgentBelow));
+        var farthest = Math.Max(urgent.Distance.Value * 2, Nearest * 10);
+        return new LinkBudget
+        {
+            Power = power,
+            Sensitivity = sensitivity,
+            IsUsualSensitivity = link.Sensitivity is null,
+            Warning = warning,
+            Urgent = urgent,
+            Half = Where(new Percent(50)),
+            Course =
+            [
+                .. Enumerable
+                    .Range(0, Points)
+                    .Select(i => At(Nearest * Math.Pow(farthest / Nearest, i / (Points - 1.0)))),
+            ],
+        };
+    }
+
+    /// <summary>The loss in free space, ITU-R P.525: 20 log10(4 pi d f / c). Doubling the distance costs 6.02 dB.</summary>
+    /// <param name="frequency">The frequency.</param>
+    /// <param name="distance">The distance, more than 0.</param>
+    public static Decibels FreeSpaceLoss(Megahertz frequency, Kilometres distance) =>
+        new(20 * Math.Log10(4 * Math.PI * distance.Value * 1e3 * frequency.Value * 1e6 / SpeedOfLight));
+
+    /// <summary>The share of packets that arrive with a margin, by our own model.</summary>
+    public static Percent QualityAt(Decibels margin) => new(100 - (100 / (1 + Math.Exp(margin.Value / Spread))));
+
+    /// <summary>The margin at which a share of the packets arrives, by our own model.</summary>
+    /// <param name="quality">More than 0 and less than 100 %.</param>
+    public static Decibels MarginAt(Percent quality) => new(Spread * Math.Log(quality.Value / (100 - quality.Value)));
+
+    /// <summary>The usual sensitivity at a packet rate, from memory.</summary>
+    public static DecibelMilliwatts Usual(Hertz rate)
+    {
+        var table = UsualSensitivities;
+        var at = Math.Clamp(rate.Value, table[0].Hertz, table[^1].Hertz);
+        var i = 1;
+        while (table[i].Hertz < at)
+            i++;
+        var (low, high) = (table[i - 1], table[i]);
+        var share = Math.Log(at / low.Hertz) / Math.Log(high.Hertz / low.Hertz);
+        return new DecibelMilliwatts(low.DBm + (share * (high.DBm - low.DBm)));
+    }
+
+    private static LinkPoint Point(
+        LinkSettings link,
+        DecibelMilliwatts power,
+        DecibelMilliwatts sensitivity,
+        double kilometres
+    )
+    {
+        var distance = new Kilometres(kilometres);
+        var strength = power.Value + link.AntennaGains.Value - FreeSpaceLoss(link.Frequency, distance).Value;
+        var margin = new Decibels(strength - sensitivity.Value);
+        return new LinkPoint(distance, margin, new DecibelMilliwatts(strength), QualityAt(margin));
+    }
+
+    // The distance at which free space loses so many decibels.
+    private static double Distance(LinkSettings link, double loss) =>
+        Math.Pow(10, loss / 20) * SpeedOfLight / (4 * Math.PI * link.Frequency.Value * 1e6) / 1e3;
+}
