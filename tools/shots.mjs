@@ -79,7 +79,13 @@ const VIEWS = [
     },
   },
   { name: 'proven', path: '/craft/wren/proof', prepare: proven },
-  { name: 'air', path: '/craft/sandpiper/air', prepare: pushThrottle },
+  { name: 'air', path: '/craft/sandpiper/air', prepare: pushThrottle, main: true },
+  {
+    name: 'ports',
+    path: '/craft/wren/wire',
+    main: true,
+    prepare: (page) => page.getByRole('listitem', { name: 'Port 5', exact: true }).scrollIntoViewIfNeeded(),
+  },
   { name: 'wire', path: '/craft/sandpiper/wire', prepare: pushThrottle, main: true },
   {
     name: 'capture',

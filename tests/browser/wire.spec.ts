@@ -56,7 +56,7 @@ test('a port that cannot read the receiver is found, and the receiver is moved b
 test('the link budget follows power and rate, and planned channels that do not arrive are seen', async ({ craft }) => {
   const page = await craft('sandpiper', 'air');
   const reach = page.getByRole('figure');
-  await expect(reach).toContainText('First warning at');
+  await expect(reach).toContainText('first warning at');
   const before = await reach.locator('figcaption').textContent();
   await page.getByLabel('Power').fill('25');
   await page.getByLabel('Power').press('Enter');

@@ -93,7 +93,7 @@ public static class Recogniser
                 .. Math.Abs(off) > SpeedTolerance
                     ? new[]
                     {
-                        $"{best.Codec.Descriptor.Name} runs at {Figures.Plain(wanted.Baud)} baud, this line {Figures.Signed(off * 100, 1)} % from it: a board set for the usual speed will not understand it.",
+                        $"{best.Codec.Descriptor.Name} runs at {SerialFraming.Speed(wanted.Baud)}, this line {Figures.Signed(off * 100, 1)} % from it: a board set for the usual speed will not understand it.",
                     }
                     : [],
                 .. Damage(best),
@@ -104,7 +104,7 @@ public static class Recogniser
     private static IEnumerable<string> Measured(double baud, SerialFraming framing, bool high)
     {
         var off = ((baud / framing.Baud) - 1) * 100;
-        yield return $"Measured {Figures.Plain(Math.Round(baud), 0)} baud ({Figures.Signed(off, 1)} %), {(framing with { Inverted = !high }).Words.Split(", ", 2)[1]}.";
+        yield return $"Measured {SerialFraming.Speed(baud)} ({Figures.Signed(off, 1)} %), {(framing with { Inverted = !high }).Words.Split(", ", 2)[1]}.";
     }
 
     private static IEnumerable<string> Damage(Candidate candidate) =>
@@ -176,7 +176,7 @@ public static class Recogniser
             Bytes = SerialReader.Read(capture, framing, bit),
             Notes =
             [
-                $"It runs at about {Figures.Plain(Math.Round(baud, 0))} baud, {framing.Words.Split(", ", 2)[1]}.",
+                $"It runs at about {SerialFraming.Speed(baud)}, {framing.Words.Split(", ", 2)[1]}.",
                 $"Nearest in speed is {nearest.Name} ({nearest.Line}); its frames are not there. A receiver can often be set to another output.",
             ],
         };

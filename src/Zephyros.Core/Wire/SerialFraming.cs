@@ -29,8 +29,11 @@ public sealed record SerialFraming(int Baud, Parity Parity, int StopBits, bool I
                 Parity.Even => 'E',
                 _ => 'O',
             };
-            var baud = Baud.ToString("N0", CultureInfo.InvariantCulture).Replace(',', ' ');
-            return $"{baud} baud, {DataBits}{parity}{StopBits}{(Inverted ? ", inverted (idles low)" : ", idles high")}";
+            return $"{Speed(Baud)}, {DataBits}{parity}{StopBits}{(Inverted ? ", inverted (idles low)" : ", idles high")}";
         }
     }
+
+    /// <summary>A speed in words, such as "100 000 baud".</summary>
+    public static string Speed(double baud) =>
+        baud.ToString("N0", CultureInfo.InvariantCulture).Replace(',', ' ') + " baud";
 }

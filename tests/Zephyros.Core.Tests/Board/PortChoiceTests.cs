@@ -1,3 +1,4 @@
+using System.Collections.Immutable;
 using Zephyros.Core.Board;
 using Zephyros.Core.Wire;
 
@@ -54,7 +55,7 @@ public sealed class PortChoiceTests
         PortChoices.Of(
             Demo.Plain.Board with
             {
-                Ports = Demo.Plain.Board.Ports.Clear().AddRange(ports.Select(p => KeyValuePair.Create(p.Id, p.Port))),
+                Ports = ports.ToImmutableDictionary(p => p.Id, p => p.Port),
                 ReceiverPort = ports[^1].Id == "nine" ? "nine" : "c",
             },
             format.Describe()

@@ -3,7 +3,7 @@ import type { SetupView } from '../../api/types';
 type Link = SetupView['link'];
 
 /** The drawing, in its own units, and the room for figures beside it. */
-const [WIDTH, HEIGHT, LEFT, BELOW] = [720, 210, 46, 24];
+const [WIDTH, HEIGHT, LEFT, ABOVE, BELOW] = [720, 210, 46, 10, 24];
 
 /** How much the signal is stronger than needed, against distance: where the warnings belong and where it ends. */
 export function LinkChart({ link }: { link: Link }) {
@@ -13,16 +13,17 @@ export function LinkChart({ link }: { link: Link }) {
   const top = Math.ceil(course[0]!.margin / 10) * 10;
   const bottom = Math.min(-10, Math.floor(course[course.length - 1]!.margin / 10) * 10);
   const x = (km: number) => LEFT + ((WIDTH - LEFT) * Math.log(km / nearest)) / Math.log(farthest / nearest);
-  const y = (dB: number) => ((HEIGHT - BELOW) * (top - dB)) / (top - bottom);
+  const y = (dB: number) => ABOVE + ((HEIGHT - ABOVE - BELOW) * (top - dB)) / (top - bottom);
   const ticks = [0.01, 0.1, 1, 10, 100, 1000].filter((km) => km >= nearest && km <= farthest);
   const levels = Array.from({ length: (top - bottom) / 20 + 1 }, (_, i) => top - 20 * i);
   return (
     <figure className="mb-5 max-w-4xl" aria-labelledby="reach">
       <figcaption id="reach" className="text-lg font-bold">
-        First warning at {distance(warning.distance)}, half of the packets lost at {distance(link.half.distance)}
+        In free space: first warning at {distance(warning.distance)}, half of the packets lost at{' '}
+        {distance(link.half.distance)}
       </figcaption>
       <p className="max-w-[75ch] text-soft">
-        In free space, {figure(link.power, 1)} dBm against {figure(link.sensitivity, 0)} dBm
+        {figure(link.power, 1)} dBm against {figure(link.sensitivity, 0)} dBm
         {link.isUsualSensitivity && ' (usual at this rate, from memory)'}. Ground, trees, a body between the antennas
         and other transmitters take their share. How margin becomes lost packets is our own model; do a range check at
         low power.
@@ -43,7 +44,7 @@ export function LinkChart({ link }: { link: Link }) {
         ))}
         {ticks.map((km) => (
           <g key={km}>
-            <line x1={x(km)} x2={x(km)} y1="0" y2={HEIGHT - BELOW} className="stroke-hair" />
+            <line x1={x(km)} x2={x(km)} y1={ABOVE} y2={HEIGHT - BELOW} className="stroke-hair" />
             <text
               x={Math.min(x(km), WIDTH - 18)}
               y={HEIGHT - 8}
@@ -63,7 +64,7 @@ export function LinkChart({ link }: { link: Link }) {
         <line
           x1={x(warning.distance)}
           x2={x(warning.distance)}
-          y1="0"
+          y1={ABOVE}
           y2={HEIGHT - BELOW}
           className="stroke-ochre"
           strokeWidth="2"
@@ -72,7 +73,7 @@ export function LinkChart({ link }: { link: Link }) {
         <line
           x1={x(urgent.distance)}
           x2={x(urgent.distance)}
-          y1="0"
+          y1={ABOVE}
           y2={HEIGHT - BELOW}
           className="stroke-rust"
           strokeWidth="2"
