@@ -73,6 +73,17 @@ public sealed class SoundnessTests
             1
         );
 
+    // Where two dials decide together, either of them decides within a cell of its own.
+    [Fact]
+    public void Every_step_of_a_craft_that_two_dials_arm_is_allowed() =>
+        Walk(
+            Demo
+                .Plain.WithChannel("arm", c => c with { Take = Hand("left-dial") })
+                .WithStep("arm", "both", new AddStep { Order = 1, With = With(Hand("right-dial")) }),
+            20_000,
+            1
+        );
+
     [Fact]
     public void Every_state_of_a_random_bench_was_found()
     {

@@ -18,4 +18,9 @@ describe('the verdict in the path', () => {
     const promises = [promise('broken'), promise('not-proven'), promise('vacuous'), promise('proven')];
     expect(verdictOf(promises, false)).toEqual({ figure: '1/4', note: '3 of the promises not kept' });
   });
+
+  it('says what a cancelled proof has not looked at, and never that the rest is kept', () => {
+    const promises = [promise('proven'), promise('waiting'), promise('waiting')];
+    expect(verdictOf(promises, false)).toEqual({ figure: '1/3', note: '2 of the promises not looked at' });
+  });
 });

@@ -2,7 +2,7 @@ import type { PromiseState, PromiseView } from '../api/types';
 
 /** What a state of a promise is called. */
 export const STATE_NAMES: Record<PromiseState, string> = {
-  waiting: 'waiting',
+  waiting: 'not looked at yet',
   running: 'being proven',
   proven: 'proven',
   broken: 'broken',
@@ -24,5 +24,8 @@ export function verdictOf(promises: readonly PromiseView[], running: boolean): {
   const figure = `${proven}/${counted.length}`;
   if (running) return { figure, note: 'proving…' };
   if (open > 0) return { figure, note: `${open} of the promises not kept` };
+  // A proof that was cancelled between two promises.
+  const left = counted.filter((p) => p.state === 'waiting').length;
+  if (left > 0) return { figure, note: `${left} of the promises not looked at` };
   return { figure, note: proven === counted.length ? 'every promise proven' : 'the rest kept as it is, with a reason' };
 }
