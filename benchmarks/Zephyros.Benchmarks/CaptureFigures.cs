@@ -15,7 +15,7 @@ internal static class CaptureFigures
         // The first reading of a process pays for the compiler.
         Read(File(WireFormat.Packed16, 1));
         foreach (var format in new[] { WireFormat.Packed16, WireFormat.Duplex, WireFormat.PulseTrain })
-        foreach (var megabytes in new[] { 10, 49 })
+        foreach (var megabytes in new[] { 10, 48 })
         {
             var path = Path.GetTempFileName();
             System.IO.File.WriteAllBytes(path, File(format, megabytes));
@@ -49,8 +49,8 @@ internal static class CaptureFigures
         var edges = new List<Edge>();
         var counts = new int[wire.Channels];
         var bytes = new byte[Math.Max(1, wire.FrameBytes)];
-        // Fourteen bytes or so for each change of level.
-        for (var i = 0; edges.Count * 14L < megabytes * 1_000_000L; i++)
+        // Eighteen bytes at most for each change of level.
+        for (var i = 0; edges.Count * 18L < megabytes * 1_000_000L; i++)
         {
             for (var c = 0; c < counts.Length; c++)
                 counts[c] = wire.ToCount(new(1000 + random.Next(1000)), CountRounding.Nearest);
