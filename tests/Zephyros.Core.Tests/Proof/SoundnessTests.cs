@@ -77,8 +77,7 @@ public sealed class SoundnessTests
     [Fact]
     public void Every_step_of_a_craft_that_two_dials_arm_is_allowed() =>
         Walk(
-            Demo
-                .Plain.WithChannel("arm", c => c with { Take = Hand("left-dial") })
+            Demo.Plain.WithChannel("arm", c => c with { Take = Hand("left-dial") })
                 .WithStep("arm", "both", new AddStep { Order = 1, With = With(Hand("right-dial")) }),
             20_000,
             1
