@@ -1,5 +1,5 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
-import { useEffect, useState } from 'react';
+import { lazy, Suspense, useEffect, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { Link, Navigate, useParams } from 'react-router';
 import { findingsQuery, setupQuery, viewQuery } from '../api/queries';
@@ -15,15 +15,17 @@ import { Brand } from '../shell/Brand';
 import { CommandPalette } from '../shell/CommandPalette';
 import { Header } from '../shell/Header';
 import { ShortcutSheet } from '../shell/ShortcutSheet';
-import { AirStation } from '../stations/air/AirStation';
 import { BoardStation } from '../stations/board/BoardStation';
 import { HandsStation } from '../stations/hands/HandsStation';
 import { ModelStation } from '../stations/model/ModelStation';
 import { CraftStation } from '../stations/craft/CraftStation';
-import { WireStation } from '../stations/wire/WireStation';
 import { Notice } from '../ui/Notice';
 import { HistorySheet } from './HistorySheet';
 import { useChanges, type Changes } from './useChanges';
+
+// Pages that are opened now and then come when they are asked for.
+const AirStation = lazy(() => import('../stations/air/AirStation'));
+const WireStation = lazy(() => import('../stations/wire/WireStation'));
 
 /** The page of one craft: the path above, the open station and the findings in the middle, the bench below. */
 export default function SetupPage() {
@@ -116,7 +118,9 @@ function Workbench({ document, view, findings, page }: Props) {
                 </Notice>
               </div>
             )}
-            <OpenPage page={page} document={document} view={view} changes={changes} />
+            <Suspense fallback={<p className="text-soft">Loading…</p>}>
+              <OpenPage page={page} document={document} view={view} changes={changes} />
+            </Suspense>
           </section>
           <aside className="min-h-0 overflow-y-auto border-line p-4 max-lg:overflow-visible max-lg:border-t lg:border-l">
             <FindingsPanel document={document} findings={findings} changes={changes} />

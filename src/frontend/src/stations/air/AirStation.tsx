@@ -17,7 +17,7 @@ interface Props {
 }
 
 /** The radio link: what it carries, how far it reaches, and what the receiver does on a loss. */
-export function AirStation({ setup, view, changes }: Props) {
+export default function AirStation({ setup, view, changes }: Props) {
   const { air } = setup;
   const put = (title: string, member: keyof LinkSettings, value: unknown) =>
     void changes.edit(makeEdit(title, setup, [{ path: ['air', member], value }]));

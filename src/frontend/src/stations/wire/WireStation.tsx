@@ -21,7 +21,7 @@ interface Props {
 }
 
 /** The wire between receiver and board: which format it speaks, how long it takes, and what a recording of it says. */
-export function WireStation({ id, setup, view, changes }: Props) {
+export default function WireStation({ id, setup, view, changes }: Props) {
   const { wire } = setup;
   const { data: formats = [] } = useQuery(wireFormatsQuery);
   const put = (title: string, values: Partial<WireSettings>) =>
