@@ -9,7 +9,7 @@ using Zephyros.Core.Wire.Pulses;
 namespace Zephyros.Core.Bench;
 
 /// <summary>Records the signal wire of the simulated receiver while every stick is moved from end to end and every switch through its
-/// positions, one after the other. Craft on battery, propellers off: a movement of the throttle comes before one of the arm switch.</summary>
+/// positions, one after the other.</summary>
 public static class ReceiverRecording
 {
     // So many frames for each movement.

@@ -104,7 +104,7 @@ public static class Recogniser
     private static IEnumerable<string> Measured(double baud, SerialFraming framing, bool high)
     {
         var off = ((baud / framing.Baud) - 1) * 100;
-        yield return $"Measured {SerialFraming.Speed(baud)} ({Figures.Signed(off, 1)} %), {(framing with { Inverted = !high }).Words.Split(", ", 2)[1]}.";
+        yield return $"Measured {SerialFraming.Speed(baud)} ({Figures.Signed(off, 1)} %), {(framing with { Inverted = !high }).Form}.";
     }
 
     private static IEnumerable<string> Damage(Candidate candidate) =>
@@ -176,13 +176,13 @@ public static class Recogniser
             Bytes = SerialReader.Read(capture, framing, bit),
             Notes =
             [
-                $"It runs at about {SerialFraming.Speed(baud)}, {framing.Words.Split(", ", 2)[1]}.",
+                $"It runs at about {SerialFraming.Speed(baud)}, {framing.Form}.",
                 $"Nearest in speed is {nearest.Name} ({nearest.Line}); its frames are not there. A receiver can often be set to another output.",
             ],
         };
     }
 
-    // The framing with the fewest wrong bytes; two stop bits when bytes are never closer.
+    // The framing with the fewest wrong bytes; of those that are nearly alike, the plainest.
     private static SerialFraming Likeliest(LineCapture capture, double bit, double baud, bool high)
     {
         var best = (Framing: new SerialFraming((int)Math.Round(baud), Parity.None, 1, !high), Wrong: double.MaxValue);

@@ -18,8 +18,11 @@ public sealed record SerialFraming(int Baud, Parity Parity, int StopBits, bool I
     /// <summary>The time of one bit.</summary>
     public double BitMicroseconds => 1e6 / Baud;
 
-    /// <summary>The framing in the short form of the trade, such as "100 000 baud, 8E2, inverted".</summary>
-    public string Words
+    /// <summary>Speed and form in words, such as "100 000 baud, 8E2, inverted (idles low)".</summary>
+    public string Words => $"{Speed(Baud)}, {Form}";
+
+    /// <summary>Bits and polarity in the short form of the trade, such as "8E2, inverted (idles low)".</summary>
+    public string Form
     {
         get
         {
@@ -29,7 +32,7 @@ public sealed record SerialFraming(int Baud, Parity Parity, int StopBits, bool I
                 Parity.Even => 'E',
                 _ => 'O',
             };
-            return $"{Speed(Baud)}, {DataBits}{parity}{StopBits}{(Inverted ? ", inverted (idles low)" : ", idles high")}";
+            return $"{DataBits}{parity}{StopBits}{(Inverted ? ", inverted (idles low)" : ", idles high")}";
         }
     }
 

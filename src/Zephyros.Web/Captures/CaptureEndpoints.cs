@@ -92,7 +92,10 @@ internal static class CaptureEndpoints
     {
         if (store.Find(id) is not { } stored)
             return Saving.NoSetup(id);
-        if (!Enum.TryParse<RecordingFault>(fault.Replace("-", "", StringComparison.Ordinal), true, out var wanted))
+        if (
+            !Enum.TryParse<RecordingFault>(fault.Replace("-", "", StringComparison.Ordinal), true, out var wanted)
+            || !Enum.IsDefined(wanted)
+        )
             return Problem.Invalid(
                 "No such fault",
                 [new SetupProblem("/fault", "A recording is made with the fault none, flipped or loose-wire.")]
