@@ -1,4 +1,5 @@
 using System.Collections.Immutable;
+using Zephyros.Core.Board;
 using Zephyros.Core.Model;
 using Zephyros.Core.Model.Logic;
 using Zephyros.Core.ReadyMade;
@@ -117,4 +118,8 @@ internal static class Build
 
     public static ImmutableArray<CurvePoint> Points(params (double X, double Y)[] points) =>
         [.. points.Select(p => new CurvePoint { X = new Percent(p.X), Y = new Percent(p.Y) })];
+
+    /// <summary>With a changed function of the board.</summary>
+    public static Setup WithFunction(this Setup setup, string id, Func<BoardFunction, BoardFunction> change) =>
+        setup.WithBoard(b => b with { Functions = b.Functions.Set(id, change) });
 }

@@ -118,6 +118,10 @@ public sealed class BenchRun
         Sequence++;
     }
 
+    /// <summary>Where a control stands, in the unit of <see cref="Move"/>; null when there is none of that id.</summary>
+    public double? Setting(string control) =>
+        plan.Model.IndexOf(control) is >= 0 and var index ? settings[index] : null;
+
     /// <summary>Moves a control.</summary>
     /// <param name="control">Its id.</param>
     /// <param name="setting">Percent for a stick or a dial, the position for a switch, 0 or 1 for a button.</param>
@@ -207,6 +211,8 @@ public sealed class BenchRun
     public void Surround(Surroundings around)
     {
         surroundings = around;
+        if (!around.Fix)
+            Become(BoardMachine.LoseFix(board));
         Sequence++;
     }
 
@@ -234,7 +240,7 @@ public sealed class BenchRun
             else if (frame <= loss)
                 SendFrame();
             else
-                Become(BoardMachine.Elapse(plan.Board, board, timer));
+                Become(BoardMachine.Elapse(plan.Board, board, timer, surroundings.Fix));
         }
 
         if (to > now)

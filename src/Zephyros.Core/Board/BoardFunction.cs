@@ -1,3 +1,4 @@
+using System.Collections.Immutable;
 using System.ComponentModel;
 using System.ComponentModel.DataAnnotations;
 using System.Text.Json.Serialization;
@@ -36,6 +37,14 @@ public sealed record BoardFunction
     [Description("The end of the band, in microseconds; it no longer belongs to the band.")]
     [Range(800, 2200)]
     public required Microseconds High { get; init; }
+
+    /// <summary>The settings of <see cref="Control"/> in which the function is planned to be on, as <see cref="Hands.Control.Read"/>
+    /// takes them; empty when the plan says nothing about positions, as for a stick or a button that is pushed and let go.</summary>
+    [Description(
+        "The positions of its control in which the function is planned to be on, and in no other; empty when nothing is planned."
+    )]
+    [Range(0, 6)]
+    public ImmutableArray<int> Planned { get; init; } = [];
 
     /// <summary>The channel behind <see cref="Aux"/>.</summary>
     [JsonIgnore]

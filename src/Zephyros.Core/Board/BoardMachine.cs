@@ -4,7 +4,7 @@ namespace Zephyros.Core.Board;
 /// <remarks>It follows job.md 9 and 10 and proof.md "Board" and "Link": a rising request with all guards satisfied arms; a refusal
 /// stands until the request was seen off; power-up, a lost signal and a stop by the board itself ask for the same; request off
 /// disarms at once, or, in the other school, only with the throttle low. That self-righting leaves the motors idle until the
-/// throttle is seen low is our own assumption.</remarks>
+/// throttle is seen low, and that a board that cannot find home comes down, are our own assumptions.</remarks>
 public static class BoardMachine
 {
     /// <summary>The battery is connected: disarmed, no signal yet, and the arm switch must be seen off before it counts.</summary>
@@ -32,7 +32,7 @@ public static class BoardMachine
         };
         next = Arm(plan, next, view, surroundings);
         if (next is { Armed: true, Signal: BoardSignal.Good } && view.Has(plan.LossBits))
-            return Procedure(plan, next, BoardSignal.Good, ArmRefusal.StoppedByItself);
+            return Procedure(plan, next, surroundings.Fix, BoardSignal.Good, ArmRefusal.StoppedByItself);
         return Drive(plan, next, view);
     }
 
@@ -50,21 +50,29 @@ public static class BoardMachine
         };
 
     /// <summary>A timer that runs has come to its end.</summary>
+    /// <param name="plan">The board.</param>
+    /// <param name="state">The state before.</param>
+    /// <param name="timer">The timer.</param>
+    /// <param name="fix">True while the board has a position fix.</param>
     /// <returns>The state after; the same state when the timer does not run.</returns>
-    public static BoardState Elapse(BoardPlan plan, BoardState state, BoardTimer timer)
+    public static BoardState Elapse(BoardPlan plan, BoardState state, BoardTimer timer, bool fix)
     {
         if (!Runs(plan, state, timer))
             return state;
         return timer switch
         {
-            BoardTimer.FramesMissing => Miss(plan, state),
-            BoardTimer.Grace => Procedure(plan, state, BoardSignal.None, ArmRefusal.SwitchOnAtSignalReturn),
+            BoardTimer.FramesMissing => Miss(plan, state, fix),
+            BoardTimer.Grace => Procedure(plan, state, fix, BoardSignal.None, ArmRefusal.SwitchOnAtSignalReturn),
             BoardTimer.Landing => Stop(state, BoardSignal.None, ArmRefusal.StoppedByItself),
             BoardTimer.Calibration => state with { Calibrating = false },
             BoardTimer.LowBefore => state with { LowForLong = true },
             _ => Stop(state, state.Signal, ArmRefusal.StoppedByItself),
         };
     }
+
+    /// <summary>The position fix is gone: a board that flies home comes down where it is.</summary>
+    public static BoardState LoseFix(BoardState state) =>
+        state.Signal == BoardSignal.Returning ? state with { Signal = BoardSignal.Landing } : state;
 
     private static bool IdlesLow(BoardState state) =>
         state is { Armed: true, ThrottleLow: true, Signal: BoardSignal.Good } && state.Motors != MotorLevel.Thrust;
@@ -135,22 +143,36 @@ public static class BoardMachine
         return deflected ? MotorLevel.Thrust : MotorLevel.IdleWithControl;
     }
 
-    private static BoardState Miss(BoardPlan plan, BoardState state)
+    private static BoardState Miss(BoardPlan plan, BoardState state, bool fix)
     {
         if (!state.Armed)
             return Stop(state, BoardSignal.None, ArmRefusal.SwitchOnAtSignalReturn) with { ArmRequested = false };
         if (plan.Board.Loss.Grace.Value <= 0)
-            return Procedure(plan, state, BoardSignal.None, ArmRefusal.SwitchOnAtSignalReturn);
+            return Procedure(plan, state, fix, BoardSignal.None, ArmRefusal.SwitchOnAtSignalReturn);
         var substituted = plan.Board.Loss.GraceValues == GraceValues.Substituted && state.Motors == MotorLevel.Thrust;
         return state with { Signal = BoardSignal.Grace, Motors = substituted ? MotorLevel.Idle : state.Motors };
     }
 
-    private static BoardState Procedure(BoardPlan plan, BoardState state, BoardSignal stopped, ArmRefusal standing) =>
+    private static BoardState Procedure(
+        BoardPlan plan,
+        BoardState state,
+        bool fix,
+        BoardSignal stopped,
+        ArmRefusal standing
+    ) =>
         plan.Board.Loss.Procedure switch
         {
             _ when state.LowForLong => Stop(state, stopped, standing),
-            LossProcedure.Land => state with { Signal = BoardSignal.Landing, Motors = MotorLevel.Thrust },
-            LossProcedure.ReturnHome => state with { Signal = BoardSignal.Returning, Motors = MotorLevel.Thrust },
+            LossProcedure.ReturnHome when fix => state with
+            {
+                Signal = BoardSignal.Returning,
+                Motors = MotorLevel.Thrust,
+            },
+            LossProcedure.Land or LossProcedure.ReturnHome => state with
+            {
+                Signal = BoardSignal.Landing,
+                Motors = MotorLevel.Thrust,
+            },
             _ => Stop(state, stopped, standing),
         };
 

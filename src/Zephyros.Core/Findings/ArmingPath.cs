@@ -10,11 +10,6 @@ namespace Zephyros.Core.Findings;
 /// <summary>The way of the arm switch through a setup, as the arming rules look at it.</summary>
 internal sealed record ArmingPath(SignalPlan Plan, string FunctionId, BoardFunction Function)
 {
-    // Bands are set in such steps and lie between such ends on common boards; from memory (figures.md).
-    private const double BandStep = 25;
-    private const double LowestBand = 900;
-    private const double HighestBand = 2100;
-
     /// <summary>The arming path of a setup, or null when the board has no arm function.</summary>
     public static ArmingPath? Of(SignalPlan plan) =>
         plan.Setup.Board.Arm is { Key: var id, Value: var function } ? new ArmingPath(plan, id, function) : null;
@@ -47,25 +42,8 @@ internal sealed record ArmingPath(SignalPlan Plan, string FunctionId, BoardFunct
     /// positions lie too close to be told apart.</summary>
     public IEnumerable<Fix> BandAround(PositionCell cell, string id, string description)
     {
-        var at = cell.Received.Value;
-        var others = Cells.Where(c => c.Setting != cell.Setting).Select(c => c.Received.Value).ToArray();
-        var below = others.Where(v => v <= at).DefaultIfEmpty(double.NaN).Max();
-        var above = others.Where(v => v > at).DefaultIfEmpty(double.NaN).Min();
-        var low = double.IsNaN(below)
-            ? Math.Min(LowestBand, Math.Floor(at / BandStep) * BandStep)
-            : OnStep((below + at) / 2);
-        var high = double.IsNaN(above)
-            ? Math.Max(HighestBand, (Math.Floor(at / BandStep) + 1) * BandStep)
-            : OnStep((at + above) / 2);
-        // Nothing is above NaN: without a neighbour below there is nothing to keep out.
-        if (!(low <= below) && low <= at && at < high)
-            yield return new Fix(
-                id,
-                description,
-                Edits.MoveBand(Plan.Setup, FunctionId, new Microseconds(low), new Microseconds(high))
-            );
+        var others = Cells.Where(c => c.Setting != cell.Setting).Select(c => c.Received).ToArray();
+        if (BandFit.Around([cell.Received], others) is var (low, high))
+            yield return new Fix(id, description, Edits.MoveBand(Plan.Setup, FunctionId, low, high));
     }
-
-    private static double OnStep(double value) =>
-        Math.Round(value / BandStep, MidpointRounding.AwayFromZero) * BandStep;
 }

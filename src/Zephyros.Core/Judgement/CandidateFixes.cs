@@ -4,6 +4,7 @@ using Zephyros.Core.Findings;
 using Zephyros.Core.Hands;
 using Zephyros.Core.Model;
 using Zephyros.Core.Model.Logic;
+using Zephyros.Core.Path;
 using Zephyros.Core.Setups;
 using Zephyros.Core.Units;
 
@@ -22,6 +23,14 @@ internal static class CandidateFixes
         foreach (var (id, title, effect, after) in Settings(setup))
             if (after != setup)
                 yield return (id, effect, SetupEdit.Between(title, setup, after));
+        var plan = SignalPlan.Compile(setup);
+        foreach (var (id, function) in setup.Board.Functions.OrderBy(f => f.Key, StringComparer.Ordinal))
+            if (AsPlanned(plan, function) is var (low, high))
+                yield return (
+                    $"as-planned/{id}",
+                    $"{function.Label} is on in the positions planned for it; the edges lie midway to the next ones.",
+                    Edits.MoveBand(setup, id, low, high)
+                );
         foreach (var (id, held) in setup.Model.Overrides.OrderBy(o => o.Key, StringComparer.Ordinal))
             if (LatchedUntilLow(setup, id, held) is { } after)
                 yield return (
@@ -94,6 +103,21 @@ internal static class CandidateFixes
                         Board = setup.Board with { Functions = setup.Board.Functions.Remove(id) },
                     }
                 );
+    }
+
+    // The band that holds what the planned positions send and nothing else that the control sends.
+    private static (Microseconds Low, Microseconds High)? AsPlanned(SignalPlan plan, BoardFunction function)
+    {
+        if (function.Planned.IsEmpty || plan.ChannelAt(function.Channel) is not { } channel)
+            return null;
+        if (channel.Channel.Number.Value > SignalPlan.CarriedChannels(plan.Setup))
+            return null;
+        var control = plan.Setup.Transmitter.Controls[function.Control];
+        var cells = ControlRows
+            .Row(plan, function.Control, control, channel)
+            .Cells.ToLookup(c => function.Planned.Contains((int)c.Setting), c => c.Received);
+        var band = BandFit.Around([.. cells[true]], [.. cells[false]]);
+        return band == (function.Low, function.High) ? null : band;
     }
 
     // The override waits for a latch that its condition sets and a low throttle clears.

@@ -58,12 +58,20 @@ public sealed class BenchReplay
 
     /// <summary>Plays a sequence from start to end and looks at the board only then.</summary>
     /// <returns>True when the board on the bench has reached the goal.</returns>
-    public static bool Reaches(Setup setup, IReadOnlyList<PathStep> path, Func<BoardState, BoardView, bool> goal)
+    public static bool Reaches(
+        Setup setup,
+        IReadOnlyList<PathStep> path,
+        Func<BoardState, BoardView, bool> goal,
+        string? standing = null
+    )
     {
         var replay = new BenchReplay(setup, path);
         while (!replay.AtEnd)
             replay.Step();
-        return goal(replay.Bench.Board, replay.Bench.LastView);
+        var view = replay.Bench.LastView.Bits;
+        if (path[^1].Situation.Radio == RadioState.Up && standing is not null)
+            view |= ProofScope.PositionBit(replay.Bench.Setting(standing)!.Value);
+        return goal(replay.Bench.Board, new BoardView(view));
     }
 
     /// <summary>Plays the next step and lets the board see it.</summary>

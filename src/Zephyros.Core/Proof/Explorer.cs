@@ -17,6 +17,7 @@ internal sealed class Explorer
     private readonly ProofLimits limits;
     private readonly Watch watch;
     private readonly (Roles Roles, (int Input, int Cell)[][] Moves)[] groups;
+    private readonly IReadOnlySet<BreakingMove> discarded;
     private readonly int movesEach;
     private readonly Dictionary<(int Memory, int Situation), ulong[]> seen = [];
     private readonly SortedDictionary<(int Situation, int Memory), ulong[]> fresh = [];
@@ -24,13 +25,27 @@ internal sealed class Explorer
     private readonly ulong[] moved;
     private IProgress<ProofProgress>? progress;
     private CancellationToken cancellation;
-    private (StateSet From, ProofMove? Move, Roles Roles, int Word, ulong Bits, ModelOutcome? Outcome)? broken;
+    private (StateSet From, ProofMove? Move, int Word, ulong Bits, ModelOutcome Outcome)? broken;
+    private BreakingMove brokenBy;
     private long bytes;
     private long states;
     private double transitions;
 
-    public Explorer(ReducedModel model, Watch watch, Func<ProofInput, int, Roles> rolesOf, ProofLimits limits)
+    /// <summary>Gets ready to explore.</summary>
+    /// <param name="model">The model.</param>
+    /// <param name="watch">Looks at every transition.</param>
+    /// <param name="rolesOf">What the movement of an input to a cell is to the promise.</param>
+    /// <param name="limits">How far it may go.</param>
+    /// <param name="discarded">Moves that break the promise and do not count; what follows from them is not looked at.</param>
+    public Explorer(
+        ReducedModel model,
+        Watch watch,
+        Func<ProofInput, int, Roles> rolesOf,
+        ProofLimits limits,
+        IReadOnlySet<BreakingMove> discarded
+    )
     {
+        this.discarded = discarded;
         (this.model, this.watch, this.limits, grid) = (model, watch, limits, model.Grid);
         system = new SituationSystem(model, watch);
         var single = SingleMoves().ToArray();
@@ -90,6 +105,9 @@ internal sealed class Explorer
 
     /// <summary>The movements, those alike to the promise together.</summary>
     public IReadOnlyList<(Roles Roles, (int Input, int Cell)[][] Moves)> Groups => groups;
+
+    /// <summary>The move that broke the promise, once one has.</summary>
+    public BreakingMove BrokenBy => brokenBy;
 
     /// <summary>How many states there may be at most, as far as situations were found.</summary>
     public double Estimate => grid.Positions * model.Memories * Math.Max(1, system.Situations.Count);
@@ -227,11 +245,14 @@ internal sealed class Explorer
         if (bits == 0 || (broken is not null && !limits.LookPast))
             return;
         var next = system.Next(table, outcome.Reading);
-        if (next == Watch.Broken)
-            broken ??= (set, move, table.Happening.Roles, word, bits, outcome);
-        else
+        if (next != Watch.Broken)
             Add(outcome.Memory, next, word, bits);
+        else if (broken is null && !discarded.Contains(Breaking(set, move, table.Happening)))
+            (broken, brokenBy) = ((set, move, word, bits, outcome), Breaking(set, move, table.Happening));
     }
+
+    private BreakingMove Breaking(StateSet set, ProofMove? move, Happening happening) =>
+        new(set.Memory, system.Situations[set.Situation], happening, move?.Value ?? 0);
 
     private void Add(int memory, int situation, int word, ulong bits)
     {
@@ -268,11 +289,11 @@ internal sealed class Explorer
 
     private List<(ProofMove? Move, ProofState State)> Path()
     {
-        var (from, move, roles, word, bits, outcome) = broken!.Value;
-        var end = new ProofState(word, BitOperations.TrailingZeroCount(bits), outcome!.Value.Memory, Watch.Broken);
+        var (from, move, word, bits, outcome) = broken!.Value;
+        var end = new ProofState(word, BitOperations.TrailingZeroCount(bits), outcome.Memory, Watch.Broken);
         var finder = new PathFinder(model, system, grid, groups);
         var last = move is null
-            ? finder.MovementInto(from, roles, end)
+            ? finder.MovementInto(from, brokenBy.Happening.Roles, end)
             : (Move: move, Before: new ProofState(end.Word, end.Bit, from.Memory, from.Situation));
         var path = new List<(ProofMove? Move, ProofState State)> { (last.Move, end) };
         var state = last.Before;

@@ -29,7 +29,9 @@ internal sealed class PathWriter(PromiseCheck check, Explorer explorer, ReducedM
     private bool Confirms(IReadOnlyList<PathStep> path)
     {
         var setup = model.Scope.Plan.Setup;
-        return check.Goal is { } goal ? BenchReplay.Reaches(setup, path, goal) : BenchReplay.Confirms(setup, path);
+        return check.Goal is { } goal
+            ? BenchReplay.Reaches(setup, path, goal, check.Standing)
+            : BenchReplay.Confirms(setup, path);
     }
 
     // Ends and in between of what its cell allows.

@@ -11,6 +11,13 @@ public sealed record PromiseCheck(ulong Bits, Func<Watch> Watch)
     public static PromiseCheck Reach(ulong bits, Func<BoardState, BoardView, bool> goal) =>
         new(bits, () => new GoalWatch(goal)) { Goal = goal };
 
+    /// <summary>A check that something is never reached. It counts as broken when the bench was brought there.</summary>
+    public static PromiseCheck Never(ulong bits, Func<BoardState, BoardView, bool> goal) =>
+        Reach(bits, goal) with
+        {
+            Unwanted = true,
+        };
+
     /// <summary>What this check is about, where a promise has several; otherwise empty.</summary>
     public string About { get; init; } = "";
 
@@ -20,6 +27,13 @@ public sealed record PromiseCheck(ulong Bits, Func<Watch> Watch)
     /// <summary>What only has to be reachable, of the board and of what it reads; null for a check of every transition. The watch then
     /// tells a hit as it otherwise tells a break.</summary>
     public Func<BoardState, BoardView, bool>? Goal { get; private init; }
+
+    /// <summary>True when <see cref="Goal"/> must never be reached.</summary>
+    public bool Unwanted { get; private init; }
+
+    /// <summary>The id of a control whose positions it looks at: while its frames arrive, what the board reads has the
+    /// <see cref="ProofScope.PositionBit"/> of where it stands. Null when it looks at none; not together with <see cref="Cues"/>.</summary>
+    public string? Standing { get; init; }
 
     /// <summary>The ids of the conditions whose beginning the watch looks at, at most <see cref="ProofScope.MostCues"/>; see <see cref="Change.Cues"/>.</summary>
     public IReadOnlyList<string> Cues { get; init; } = [];

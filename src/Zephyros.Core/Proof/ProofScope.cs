@@ -22,7 +22,7 @@ internal sealed class ProofScope
     // Where their bits begin; the board does not know them either.
     private const int FirstCue = 56;
 
-    /// <summary>Everything in a reading that the board does not know: the stick itself, and what conditions hold.</summary>
+    /// <summary>Everything in a reading that the board does not know: the stick itself, where a control stands, and what conditions hold.</summary>
     public const ulong OwnBits = StickLowBit | (ulong.MaxValue << FirstCue);
 
     // The transmitter's own grid: from memory, 11 bits and the centre.
@@ -31,16 +31,25 @@ internal sealed class ProofScope
     // A stick that is lower than this is low, whatever the board's limit: common practice, no source (figures.md, throttle lock).
     private const double LowestLimit = -98;
 
+    private readonly int pieces;
     private readonly Dictionary<int, ulong> sources = [];
     private readonly List<ProofInput> inputs = [];
     private readonly List<int> registers = [];
     private readonly List<(int Register, ValueRange Range)> anywhere = [];
 
-    public ProofScope(SignalPlan plan, ulong bits, IReadOnlyList<string> cues)
+    /// <summary>Finds what matters.</summary>
+    /// <param name="plan">The setup, compiled.</param>
+    /// <param name="bits">The bits of the board's view that matter.</param>
+    /// <param name="cues">The conditions that are looked at besides.</param>
+    /// <param name="standing">The control whose positions are looked at besides, or null.</param>
+    /// <param name="pieces">Into how many pieces a cell is cut that leaves something open, 1 or more.</param>
+    public ProofScope(SignalPlan plan, ulong bits, IReadOnlyList<string> cues, string? standing = null, int pieces = 1)
     {
+        this.pieces = pieces;
         Plan = plan;
         Bits = bits;
         Cues = cues;
+        Standing = standing;
         Atoms = [.. plan.Board.Atoms.Where(a => (a.Bit & bits) != 0)];
         Carried = SignalPlan.CarriedChannels(plan.Setup);
         Relevant = Cone();
@@ -60,6 +69,9 @@ internal sealed class ProofScope
 
     /// <summary>The conditions that are looked at besides.</summary>
     public IReadOnlyList<string> Cues { get; }
+
+    /// <summary>The control whose positions are looked at besides, or null; then there are no <see cref="Cues"/>.</summary>
+    public string? Standing { get; }
 
     /// <summary>The comparisons behind these bits.</summary>
     public IReadOnlyList<BoardAtom> Atoms { get; }
@@ -111,6 +123,10 @@ internal sealed class ProofScope
     /// <summary>The bit of a looked-at condition in a reading.</summary>
     public static ulong CueBit(int index) => 1UL << (FirstCue + index);
 
+    /// <summary>The bit of a position of the control that is looked at, in a reading; its places are those of the conditions.</summary>
+    /// <param name="setting">0 to 6; see <see cref="Control.Read"/>.</param>
+    public static ulong PositionBit(double setting) => CueBit((int)setting);
+
     /// <summary>What the board receives of a range that is sent, in microseconds.</summary>
     public ValueRange Receive(ValueRange sent)
     {
@@ -144,6 +160,8 @@ internal sealed class ProofScope
             .ToHashSet();
         if ((Bits & StickLowBit) != 0 && Plan.Setup.Transmitter.StickOf(StickAxis.Throttle) is { } stick)
             cone.Add(new ModelNode(NodeKind.Control, stick));
+        if (Standing is { } control)
+            cone.Add(new ModelNode(NodeKind.Control, control));
         foreach (var cue in Cues)
             cone.UnionWith(Plan.Model.Graph.Behind(new ModelNode(NodeKind.Condition, cue)));
         if (Cues.Count > MostCues)
@@ -277,6 +295,7 @@ internal sealed class ProofScope
         return
         [
             .. cells
+                .SelectMany(c => c.Open ? c.Stretches.SelectMany(Pieces).Select(p => (Stretches: p, c.Open)) : [c])
                 .Select(c => new InputCell(
                     [.. c.Stretches.Select(p => new InputStretch(grid[p.From], grid[p.UpTo]))],
                     Example(grid, c.Stretches, start)
@@ -286,6 +305,14 @@ internal sealed class ProofScope
                 })
                 .OrderBy(c => c.Example != start),
         ];
+    }
+
+    private IEnumerable<List<(int From, int UpTo)>> Pieces((int From, int UpTo) stretch)
+    {
+        var length = stretch.UpTo - stretch.From + 1;
+        var count = Math.Min(pieces, length);
+        for (var i = 0; i < count; i++)
+            yield return [(stretch.From + (i * length / count), stretch.From + ((i + 1) * length / count) - 1)];
     }
 
     // Where the input starts, otherwise its centre or an end, otherwise the middle of the first stretch.

@@ -8,7 +8,10 @@ public sealed class Prover(SignalPlan plan, ProofLimits limits)
 {
     private const double MostWords = 1 << 26;
 
-    private readonly Dictionary<(ulong Bits, string Cues, bool Examples), ReducedModel> models = [];
+    private readonly Dictionary<
+        (ulong Bits, string Cues, string? Standing, bool Examples, int Pieces),
+        ReducedModel
+    > models = [];
 
     /// <summary>Explores what a promise asks for. A sequence that breaks it is played on the bench before it counts.</summary>
     /// <param name="promise">The promise.</param>
@@ -60,18 +63,33 @@ public sealed class Prover(SignalPlan plan, ProofLimits limits)
     internal int MostInputs => models.Values.Select(m => m.Scope.Inputs.Count).DefaultIfEmpty().Max();
 
     /// <summary>The reduced model for what a check looks at.</summary>
-    internal ReducedModel ModelFor(PromiseCheck check, bool examples = false)
+    /// <param name="check">The check.</param>
+    /// <param name="examples">True for one value of each cell only.</param>
+    /// <param name="pieces">Into how many pieces a cell is cut that leaves something open.</param>
+    internal ReducedModel ModelFor(PromiseCheck check, bool examples = false, int pieces = 1)
     {
-        var key = (check.Bits, string.Join('\n', check.Cues), examples);
+        var key = (check.Bits, string.Join('\n', check.Cues), check.Standing, examples, pieces);
         if (models.TryGetValue(key, out var model))
             return model;
-        var scope = examples ? ModelFor(check).Scope : new ProofScope(plan, check.Bits, check.Cues);
+        var scope = examples
+            ? ModelFor(check, pieces: pieces).Scope
+            : new ProofScope(plan, check.Bits, check.Cues, check.Standing, pieces);
         return models[key] = new ReducedModel(scope, examples);
     }
 
     /// <summary>An explorer for a check, ready to start.</summary>
-    internal Explorer ExplorerFor(PromiseCheck check, Watch watch, bool examples = false) =>
-        new(ModelFor(check, examples), watch, (input, cell) => InputRoles.Of(plan, check, input, cell), limits);
+    internal Explorer ExplorerFor(PromiseCheck check, Watch watch) => ExplorerFor(check, watch, ModelFor(check));
+
+    /// <summary>An explorer for a check on one of its models, ready to start.</summary>
+    internal Explorer ExplorerFor(
+        PromiseCheck check,
+        Watch watch,
+        ReducedModel model,
+        HashSet<BreakingMove>? discarded = null
+    ) => new(model, watch, (input, cell) => InputRoles.Of(plan, check, input, cell), limits, discarded ?? []);
+
+    /// <summary>True when the positions and the memory alone are too many to begin with.</summary>
+    internal static bool TooLarge(ReducedModel model) => model.Grid.Positions / 64 * model.Memories > MostWords;
 
     /// <summary>The positions at the start: all, or those with the guarded controls where the power-on check wants them.</summary>
     internal ulong[] Starts(ReducedModel model, bool declared)
@@ -115,7 +133,7 @@ public sealed class Prover(SignalPlan plan, ProofLimits limits)
         var model = ModelFor(check);
         if (model.Scope.Obstacle.Length > 0)
             return new PromiseVerdict(VerdictKind.NotProven, model.Scope.Obstacle);
-        if (model.Grid.Positions / 64 * model.Memories > MostWords)
+        if (TooLarge(model))
             return new PromiseVerdict(
                 VerdictKind.NotProven,
                 $"Too many combinations to begin with: {Figures.Plain(model.Grid.Positions * model.Memories, 0)} of positions and memory alone."
@@ -127,7 +145,7 @@ public sealed class Prover(SignalPlan plan, ProofLimits limits)
             var found = explorer.Explore(Starts(model, check.DeclaredStart), progress, cancellation);
             var verdict =
                 found.Ending == ExplorationEnding.Broken
-                    ? Played(check, explorer, model, found, cancellation)
+                    ? Verdict(check, new Trials(this, check, cancellation).Of(explorer, model, found))
                     : Verdict(check, watch, explorer, found);
             return verdict with
             {
@@ -151,62 +169,51 @@ public sealed class Prover(SignalPlan plan, ProofLimits limits)
                 VerdictKind.NotProven,
                 $"Explored {Figures.Plain(found.States, 0)} of about {Figures.Plain(explorer.Estimate, 0)} states, then the memory allowed was used up."
             );
-        if (check.Goal is not null)
-            return new PromiseVerdict(VerdictKind.Broken, "No sequence of movements reaches it.");
-        return watch.PremiseReached
-            ? new PromiseVerdict(VerdictKind.Proven, "No reachable state breaks it.")
-            : new PromiseVerdict(VerdictKind.Vacuous, "What it speaks of is never reached, so it says nothing.");
+        return NothingFound(check is { Goal: not null, Unwanted: false }, check.Unwanted || watch.PremiseReached);
     }
 
-    // What a sequence that was found is worth once it was played on the bench.
-    private PromiseVerdict Played(
-        PromiseCheck check,
-        Explorer explorer,
-        ReducedModel model,
-        Exploration found,
-        CancellationToken cancellation
-    )
+    private static PromiseVerdict NothingFound(bool wanted, bool premiseReached) =>
+        (wanted, premiseReached) switch
+        {
+            (true, _) => new(VerdictKind.Broken, "No sequence of movements reaches it."),
+            (_, true) => new(VerdictKind.Proven, "No reachable state breaks it."),
+            _ => new(VerdictKind.Vacuous, "What it speaks of is never reached, so it says nothing."),
+        };
+
+    // What a sequence that was found, and played or not, says.
+    private static PromiseVerdict Verdict(PromiseCheck check, Trial trial)
     {
-        var (path, confirmed) = new PathWriter(check, explorer, model, found).Play();
-        var shortest = confirmed;
-        if (!confirmed && ByExample(check, cancellation) is { } longer)
-            (path, confirmed) = (longer, true);
-        var moves = path.Count == 2 ? "One move" : $"{path.Count - 1} moves";
-        if (check.Goal is not null)
-            return confirmed
-                ? new PromiseVerdict(VerdictKind.Proven, $"{moves} reached it on the simulated bench.")
-                : new PromiseVerdict(
-                    VerdictKind.NotProven,
-                    $"{moves} may reach it, but did not on the simulated bench."
-                );
-        var verdict = confirmed
-            ? new PromiseVerdict(
+        var wanted = check is { Goal: not null, Unwanted: false };
+        if (trial.Ending == TrialEnding.Excluded)
+            return NothingFound(wanted, check.Unwanted || trial.PremiseReached);
+        var moves = trial.Path.Count == 2 ? "One move" : $"{trial.Path.Count - 1} moves";
+        return (trial.Ending, wanted) switch
+        {
+            (TrialEnding.Played, true) => new(VerdictKind.Proven, $"{moves} reached it on the simulated bench."),
+            (_, true) => new(
+                VerdictKind.NotProven,
+                $"{moves} may reach it, but did not on the simulated bench, nor did any other tried."
+            ),
+            (TrialEnding.Played, false) => new(
                 VerdictKind.Broken,
-                (moves, shortest) switch
+                (moves, trial.Shortest) switch
                 {
                     ("One move", _) => "One move breaks it, played on the simulated bench.",
                     (_, true) => $"{moves} break it and no fewer do, played on the simulated bench.",
                     _ => $"{moves} break it, played on the simulated bench; fewer may.",
                 }
             )
-            : new PromiseVerdict(
+            {
+                Path = trial.Path,
+            },
+            _ => new(
                 VerdictKind.NotProven,
-                $"{moves} may break it, but on the simulated bench it did not come out so."
-            );
-        return verdict with { Path = path };
-    }
-
-    // What two inputs decide together leaves ways open that no bench goes. One value of each cell decides; what breaks then can be
-    // played, and may be longer than needed.
-    private IReadOnlyList<PathStep>? ByExample(PromiseCheck check, CancellationToken cancellation)
-    {
-        var model = ModelFor(check, examples: true);
-        var explorer = ExplorerFor(check, check.Watch(), examples: true);
-        var found = explorer.Explore(Starts(model, check.DeclaredStart), null, cancellation);
-        if (found.Ending != ExplorationEnding.Broken)
-            return null;
-        var (path, confirmed) = new PathWriter(check, explorer, model, found).Play();
-        return confirmed ? path : null;
+                $"{moves} may break it, but on the simulated bench it did not come out so, nor did any other tried."
+            )
+            {
+                Path = trial.Path,
+            },
+        };
     }
 
     private string[] Assumptions(PromiseCheck check, ReducedModel model)

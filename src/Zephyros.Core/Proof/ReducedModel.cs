@@ -16,6 +16,7 @@ internal sealed class ReducedModel
     private readonly Dictionary<(int Memory, int Elapsing), OutcomeRow[]?[]> rows = [];
     private readonly Dictionary<ulong, int> readingNumbers = [];
     private readonly List<ulong> readings = [];
+    private readonly int standing;
     private readonly BoardAtom[] fixedAtoms;
     private readonly (int Channel, BoardAtom[] Atoms)[] channels;
 
@@ -28,6 +29,7 @@ internal sealed class ReducedModel
         this.examples = examples;
         run = new RangeRun(scope.Plan.Model, scope.Relevant, scope.Parts) { Examples = examples };
         Grid = new InputGrid(scope.Inputs);
+        standing = scope.Inputs.ToList().FindIndex(i => i.Kind == InputKind.Control && i.Id == scope.Standing);
         memoryStrides = new int[scope.Parts.Count];
         var size = 1L;
         for (var i = 0; i < scope.Parts.Count; i++)
@@ -116,7 +118,7 @@ internal sealed class ReducedModel
                 run.Run(choices);
                 if (elapsing >= 0 && !run.Elapsed)
                     continue;
-                var outcome = new ModelOutcome(MemoryOf(run.Memory), NumberOf(Read(choices)));
+                var outcome = new ModelOutcome(MemoryOf(run.Memory), NumberOf(Read(choices) | Standing(word, bit)));
                 ref var positions = ref CollectionsMarshal.GetValueRefOrAddDefault(found, outcome, out _);
                 positions |= 1UL << bit;
             } while (choices.Next());
@@ -161,6 +163,12 @@ internal sealed class ReducedModel
 
         return reading;
     }
+
+    // Where the control stands that is looked at.
+    private ulong Standing(int word, int bit) =>
+        standing >= 0
+            ? ProofScope.PositionBit(scope.Inputs[standing].Cells[Grid.Cell(standing, word, bit)].Example)
+            : 0;
 
     private static ulong OneOf(BoardAtom[] atoms, ValueRange received, Choices choices)
     {

@@ -87,7 +87,7 @@ internal sealed class SituationSystem
             foreach (var usb in Enum.GetValues<UsbState>())
                 if (usb != now.Usb)
                     yield return new(MoveKind.Cable, (int)usb);
-        if (watch.LooksAtFix)
+        if (watch.LooksAtFix || plan.Setup.Board.Loss.Procedure == LossProcedure.ReturnHome)
             yield return new(MoveKind.Fix, now.Fix ? 0 : 1);
     }
 
@@ -145,7 +145,7 @@ internal sealed class SituationSystem
             // A dropout that is shorter than the board's time is a late frame; a loss is longer.
             next = next with
             {
-                Board = BoardMachine.Elapse(plan.Board, next.Board, BoardTimer.FramesMissing),
+                Board = BoardMachine.Elapse(plan.Board, next.Board, BoardTimer.FramesMissing, next.Fix),
             };
         var change = new Change(
             before,
@@ -172,7 +172,10 @@ internal sealed class SituationSystem
         switch (happening.Kind)
         {
             case MoveKind.BoardTime:
-                return now with { Board = BoardMachine.Elapse(plan.Board, board, (BoardTimer)happening.Value) };
+                return now with
+                {
+                    Board = BoardMachine.Elapse(plan.Board, board, (BoardTimer)happening.Value, now.Fix),
+                };
             case MoveKind.RadioLost:
                 return now with { Radio = RadioState.Lost, Held = HeldAfter(now, reading) };
             case MoveKind.TransmitterOff:
@@ -193,7 +196,16 @@ internal sealed class SituationSystem
             case MoveKind.Cable:
                 return now with { Usb = (UsbState)happening.Value };
             case MoveKind.Fix:
-                return now with { Fix = happening.Value != 0 };
+                return happening.Value != 0
+                    ? now with
+                    {
+                        Fix = true,
+                    }
+                    : now with
+                    {
+                        Fix = false,
+                        Board = BoardMachine.LoseFix(board),
+                    };
             default:
                 return now;
         }

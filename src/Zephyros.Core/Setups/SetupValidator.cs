@@ -106,6 +106,8 @@ public static class SetupValidator
                 problems.Add(new($"/board/functions/{id}/control", "A control must be named that arms."));
             else if (function.Control.Length > 0 && !setup.Transmitter.Controls.ContainsKey(function.Control))
                 problems.Add(new($"/board/functions/{id}/control", NoSuchControl(setup, function.Control)));
+            else
+                CheckPlanned(setup, id, function, problems);
         }
 
         if (setup.Board.Functions.Values.Count(f => f.Kind == FunctionKind.Arm) > 1)
@@ -114,6 +116,19 @@ public static class SetupValidator
             problems.Add(
                 new("/board/functions", $"At most {MostFunctions} functions, not {setup.Board.Functions.Count}.")
             );
+    }
+
+    private static void CheckPlanned(Setup setup, string id, BoardFunction function, List<SetupProblem> problems)
+    {
+        var positions = function.Control.Length > 0 ? setup.Transmitter.Controls[function.Control].NamedPositions : [];
+        foreach (var (index, planned) in function.Planned.Index())
+        {
+            var place = $"/board/functions/{id}/planned/{index}";
+            if (positions.All(p => p.Setting != planned))
+                problems.Add(new(place, $"The control of \"{function.Label}\" has no position {planned}."));
+            else if (function.Planned.IndexOf(planned) < index)
+                problems.Add(new(place, $"Position {planned} is planned twice."));
+        }
     }
 
     private static string NoSuchControl(Setup setup, string id) => $"{setup.Transmitter.Name} has no control \"{id}\".";

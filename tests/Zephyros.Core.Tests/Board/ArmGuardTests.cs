@@ -80,7 +80,7 @@ public sealed class ArmGuardTests
         armed = See(armed, Frame(1000, On, On, Off), default, board);
         Assert.Equal(stays, See(armed, Frame(throttle, Off, On, Off), default, board).Armed);
         // Lost signal stops the motors in either school.
-        Assert.False(BoardMachine.Elapse(board, armed, BoardTimer.FramesMissing).Armed);
+        Assert.False(BoardMachine.Elapse(board, armed, BoardTimer.FramesMissing, fix: false).Armed);
     }
 
     // Common practice, no source (figures.md): the board activates control at 1060 us.

@@ -62,7 +62,7 @@ public sealed class BoardMachineTests
         Gen.Char["rRaALP"].Array[0, 14].Select(letters => new string(letters));
 
     // What an armed board does about a loss, for each procedure: L = frames missing for long enough, G = the grace time is over,
-    // Z = landed, M = a good frame with a deflected stick, T = the throttle was low for long. Common practice, no source (job.md 10).
+    // Z = landed, M = a good frame with a deflected stick, T = the throttle was low for long, F and f = a position fix comes and goes. Common practice, no source (job.md 10).
     [Theory]
     [InlineData("raL", LossProcedure.Stop, FlightRecovery.AtOnce, BoardSignal.Grace, true)]
     [InlineData("raLa", LossProcedure.Stop, FlightRecovery.AtOnce, BoardSignal.Good, true)]
@@ -76,8 +76,12 @@ public sealed class BoardMachineTests
     [InlineData("raLGr", LossProcedure.Land, FlightRecovery.StickMoved, BoardSignal.Good, false)]
     [InlineData("raLGZ", LossProcedure.Land, FlightRecovery.AtOnce, BoardSignal.None, false)]
     [InlineData("raLGZa", LossProcedure.Land, FlightRecovery.AtOnce, BoardSignal.Good, false)]
-    [InlineData("raLG", LossProcedure.ReturnHome, FlightRecovery.AtOnce, BoardSignal.Returning, true)]
-    [InlineData("raLGZ", LossProcedure.ReturnHome, FlightRecovery.AtOnce, BoardSignal.Returning, true)]
+    [InlineData("raLG", LossProcedure.ReturnHome, FlightRecovery.AtOnce, BoardSignal.Landing, true)]
+    [InlineData("raLGFZ", LossProcedure.ReturnHome, FlightRecovery.AtOnce, BoardSignal.None, false)]
+    [InlineData("raFLG", LossProcedure.ReturnHome, FlightRecovery.AtOnce, BoardSignal.Returning, true)]
+    [InlineData("raFLGZ", LossProcedure.ReturnHome, FlightRecovery.AtOnce, BoardSignal.Returning, true)]
+    [InlineData("raFLGf", LossProcedure.ReturnHome, FlightRecovery.AtOnce, BoardSignal.Landing, true)]
+    [InlineData("raFLGfZ", LossProcedure.ReturnHome, FlightRecovery.AtOnce, BoardSignal.None, false)]
     [InlineData("raTLG", LossProcedure.Land, FlightRecovery.AtOnce, BoardSignal.None, false)]
     [InlineData("raTALG", LossProcedure.Land, FlightRecovery.AtOnce, BoardSignal.Landing, true)]
     public void A_loss_runs_the_declared_procedure(
@@ -106,14 +110,18 @@ public sealed class BoardMachineTests
     {
         var board = plan ?? Board;
         var state = BoardMachine.PowerUp(board);
+        var fix = false;
         foreach (var letter in sequence)
         {
+            fix = letter == 'F' || (fix && letter != 'f');
             state = letter switch
             {
-                'L' => BoardMachine.Elapse(board, state, BoardTimer.FramesMissing),
-                'G' => BoardMachine.Elapse(board, state, BoardTimer.Grace),
-                'Z' => BoardMachine.Elapse(board, state, BoardTimer.Landing),
-                'T' => BoardMachine.Elapse(board, state, BoardTimer.LowBefore),
+                'F' => state,
+                'f' => BoardMachine.LoseFix(state),
+                'L' => BoardMachine.Elapse(board, state, BoardTimer.FramesMissing, fix),
+                'G' => BoardMachine.Elapse(board, state, BoardTimer.Grace, fix),
+                'Z' => BoardMachine.Elapse(board, state, BoardTimer.Landing, fix),
+                'T' => BoardMachine.Elapse(board, state, BoardTimer.LowBefore, fix),
                 'P' => BoardMachine.PowerUp(board),
                 'M' => BoardMachine.Receive(
                     board,

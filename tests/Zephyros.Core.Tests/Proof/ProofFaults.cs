@@ -22,6 +22,14 @@ internal static class ProofFaults
         {
             ["arm band between the positions"] = (Clean.WithArm(f => Band(f, 1200, 1800)), "can-fly"),
             ["arm band at the safe end"] = (Clean.WithArm(f => Band(f, 900, 1300)), "safe-end-is-safe"),
+            ["beeper band over two positions"] = (
+                Clean.WithFunction("beeper", f => f with { Low = new Microseconds(1250) }),
+                "functions-reachable"
+            ),
+            ["level band that misses its position"] = (
+                Clean.WithFunction("blended", f => f with { High = new Microseconds(1450) }),
+                "functions-reachable"
+            ),
             ["another switch arms"] = (
                 Clean.WithChannel("arm", c => c with { Take = Hand("left-front-outer") }),
                 "one-control-arms"
@@ -231,7 +239,8 @@ internal static class ProofFaults
                 .WithBoard(b => b with { Map = StickOrder.Parse("AETR") }),
             ["arming towards the pilot"] = Clean
                 .WithControl("left-shoulder", c => (SwitchControl)c with { Start = 2, Safe = 2 })
-                .WithArm(f => Band(f, 900, 1300)),
+                .WithArm(f => Band(f, 900, 1300) with { Planned = [1] }),
+            ["nothing planned"] = Clean.WithFunction("beeper", f => f with { Planned = [] }),
             ["a lock in the transmitter"] = Clean.ReadyMade("throttle-lock", ("arm", "left-shoulder:2")),
             ["a loss announced by a condition"] = Clean
                 .WithCondition("silence", new DelayTest { Of = [new TelemetryLostTest()], OnAfter = new(500) })
@@ -261,9 +270,6 @@ internal static class ProofFaults
         {
             Air = change(setup.Air),
         };
-
-    private static Setup WithFunction(this Setup setup, string id, Func<BoardFunction, BoardFunction> change) =>
-        setup.WithBoard(b => b with { Functions = b.Functions.Set(id, change) });
 
     private static BoardFunction Band(BoardFunction function, double low, double high) =>
         function with

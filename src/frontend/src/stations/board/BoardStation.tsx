@@ -89,7 +89,7 @@ export function BoardStation({ setup, view, changes }: Props) {
       <GuardFields guards={board.guards ?? {}} put={put} />
       <LossFields loss={board.loss ?? {}} put={put} />
       <AxisBars map={board.map} />
-      <FunctionTable setup={setup} put={put} remove={removeFunction} />
+      <FunctionTable setup={setup} controls={view.controls} put={put} remove={removeFunction} />
       <PositionTable rows={view.rows} setup={setup} />
     </>
   );

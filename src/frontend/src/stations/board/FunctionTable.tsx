@@ -1,7 +1,8 @@
 import { Trash2 } from 'lucide-react';
 import { freeId } from '../../api/edits';
 import { listed, nameOf } from '../../api/listed';
-import type { BoardFunction, Setup } from '../../api/types';
+import type { BoardFunction, ControlView, Setup } from '../../api/types';
+import { PlannedPositions } from './PlannedPositions';
 import { ActionMenu } from '../../ui/ActionMenu';
 import { NumberField } from '../../ui/NumberField';
 import { SelectField } from '../../ui/SelectField';
@@ -9,6 +10,7 @@ import { TextField } from '../../ui/TextField';
 
 interface Props {
   setup: Setup;
+  controls: readonly ControlView[];
   put: (title: string, path: string[], value: unknown) => void;
   /** Takes a function off the board. */
   remove: (id: string) => void;
@@ -41,7 +43,7 @@ const KINDS: Record<BoardFunction['kind'], string> = {
 const ORDER = Object.keys(KINDS);
 
 /** What the board does on each AUX channel, one line a function: name, channel, band and the control that is meant to work it. */
-export function FunctionTable({ setup, put, remove }: Props) {
+export function FunctionTable({ setup, controls: views, put, remove }: Props) {
   const { functions } = setup.board;
   const rows = Object.entries(functions).sort(
     ([, a], [, b]) => ORDER.indexOf(a.kind) - ORDER.indexOf(b.kind) || a.aux - b.aux || a.low - b.low,
@@ -76,6 +78,7 @@ export function FunctionTable({ setup, put, remove }: Props) {
               <th className="font-semibold">active from</th>
               <th className="font-semibold">up to, not including</th>
               <th className="font-semibold">meant for</th>
+              <th className="font-semibold">planned in</th>
               <th>
                 <span className="sr-only">Remove</span>
               </th>
@@ -83,7 +86,15 @@ export function FunctionTable({ setup, put, remove }: Props) {
           </thead>
           <tbody>
             {rows.map(([id, made]) => (
-              <FunctionRow key={id} id={id} made={made} controls={controls} put={put} remove={remove} />
+              <FunctionRow
+                key={id}
+                id={id}
+                made={made}
+                controls={controls}
+                positions={views.find((c) => c.id === made.control)?.positions ?? []}
+                put={put}
+                remove={remove}
+              />
             ))}
           </tbody>
         </table>
@@ -103,11 +114,12 @@ interface RowProps {
   id: string;
   made: BoardFunction;
   controls: readonly { value: string; label: string }[];
+  positions: ControlView['positions'];
   put: Props['put'];
   remove: Props['remove'];
 }
 
-function FunctionRow({ id, made, controls, put, remove }: RowProps) {
+function FunctionRow({ id, made, controls, positions, put, remove }: RowProps) {
   const at = (member: string) => ['functions', id, member];
   const band = (member: 'low' | 'high', label: string, words: string) => (
     <NumberField
@@ -156,8 +168,13 @@ function FunctionRow({ id, made, controls, put, remove }: RowProps) {
           label={`${made.label} is meant for`}
           value={made.control}
           options={[...(made.kind === 'arm' ? [] : [{ value: '', label: 'no control' }]), ...controls]}
-          onChange={(control) => put(`${made.label} is meant for another control`, at('control'), control)}
+          onChange={(control) =>
+            put(`${made.label} is meant for another control`, ['functions', id], { ...made, control, planned: [] })
+          }
         />
+      </td>
+      <td className="pr-3">
+        <PlannedPositions made={made} positions={positions} onChange={(title, v) => put(title, at('planned'), v)} />
       </td>
       <td className="text-right">
         <button

@@ -47,13 +47,13 @@ export function LossFields({ loss, put }: Props) {
         options={[
           { value: 'stop', label: 'stops the motors' },
           { value: 'land', label: 'lands' },
-          { value: 'return-home', label: 'flies home' },
+          { value: 'return-home', label: 'flies home, with a position fix' },
         ]}
         onChange={(v) => set('Loss procedure', { procedure: v as LossSettings['procedure'] })}
       />
-      {all.procedure === 'land' && (
+      {all.procedure !== 'stop' && (
         <NumberField
-          label="for"
+          label={all.procedure === 'land' ? 'for' : 'or, without a fix, lands for'}
           unit="ms"
           value={all.landingTime}
           min={100}

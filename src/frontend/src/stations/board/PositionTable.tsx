@@ -60,6 +60,11 @@ function Row({ row, columns, setup }: { row: ControlRow; columns: number; setup:
             <span className="text-[0.8rem] text-soft">{cell.name}</span>{' '}
             <b className="font-mono">{Math.round(cell.received)} µs</b>
             <span className="block">
+              {offPlan(setup, row, cell).map((words) => (
+                <span key={words} className="block text-[0.8rem] font-semibold text-rust">
+                  {words}
+                </span>
+              ))}
               {cell.functions.length > 0 ? (
                 <span className="rounded-sm bg-ink px-2 text-[0.87rem] font-bold text-paper">
                   {cell.functions.map((f) => setup.board.functions[f]?.label ?? f).join(', ')}
@@ -73,4 +78,14 @@ function Row({ row, columns, setup }: { row: ControlRow; columns: number; setup:
       ])}
     </tr>
   );
+}
+
+/** What the plan says otherwise: a function that should be on here, or should not. */
+function offPlan(setup: Setup, row: ControlRow, cell: ControlRow['cells'][number]): string[] {
+  return Object.entries(setup.board.functions).flatMap(([id, { control, aux, planned = [], label }]) => {
+    if (control !== row.control || aux + 4 !== row.channel || planned.length === 0) return [];
+    const [on, wanted] = [cell.functions.includes(id), planned.includes(cell.setting)];
+    if (on === wanted) return [];
+    return [wanted ? `planned here: ${label}` : `not planned here: ${label}`];
+  });
 }

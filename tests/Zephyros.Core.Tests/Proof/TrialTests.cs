@@ -1,0 +1,76 @@
+using Zephyros.Core.Judgement;
+using Zephyros.Core.Path;
+using Zephyros.Core.Proof;
+using Zephyros.Core.Setups;
+using Zephyros.Core.Tests.Reference;
+using Zephyros.Core.Units;
+
+namespace Zephyros.Core.Tests.Proof;
+
+/// <summary>What becomes of a sequence that does not play, and of functions that are on where no plan has them.</summary>
+public sealed class TrialTests
+{
+    [Fact]
+    public void A_break_that_only_coarse_cells_show_is_none()
+    {
+        // A dial that scales the throttle: whether the throttle is up depends on two controls together.
+        var plan = SignalPlan.Compile(new RandomCraft(32).Make());
+        var promise = PromiseList.All.Single(p => p.Code == "safe-end-is-safe");
+        var (prover, check) = (new Prover(plan, new ProofLimits()), promise.Checks(plan).Single());
+        var coarse = prover
+            .ExplorerFor(check, check.Watch())
+            .Explore(
+                prover.Starts(prover.ModelFor(check), check.DeclaredStart),
+                null,
+                TestContext.Current.CancellationToken
+            );
+        Assert.Equal(ExplorationEnding.Broken, coarse.Ending);
+        Assert.Equal(VerdictKind.Proven, Prove(plan.Setup, promise.Code).Kind);
+    }
+
+    [Fact]
+    public void A_function_that_telemetry_switches_on_breaks_its_plan_on_the_bench()
+    {
+        // The shortest sequence lets telemetry arrive before the craft has power, which no bench shows: a longer one must be found.
+        var setup = Demo.Clean.WithFunction("lamp", f => f with { Planned = [2] });
+        var verdict = Prove(setup, "functions-reachable");
+        Assert.Equal(VerdictKind.Broken, verdict.Kind);
+        var replay = new BenchReplay(setup, verdict.Path);
+        while (!replay.AtEnd)
+            replay.Step();
+        Assert.True(setup.Board.Functions["lamp"].IsActive([.. replay.Bench.Snapshot("throttle").Received]));
+        Assert.Equal(1, replay.Bench.Setting("right-shoulder"));
+    }
+
+    [Theory]
+    [InlineData(1250, 2100)]
+    [InlineData(1750, 1800)]
+    [InlineData(900, 1200)]
+    public void A_band_that_misses_its_plan_is_put_right_by_a_proven_fix(double low, double high)
+    {
+        var setup = Demo.Clean.WithFunction(
+            "beeper",
+            f => f with { Low = new Microseconds(low), High = new Microseconds(high) }
+        );
+        var promise = PromiseList.All.Single(p => p.Code == "functions-reachable");
+        Assert.Equal(VerdictKind.Broken, Prove(setup, promise.Code).Kind);
+        var fix = ProvenFixes
+            .For(
+                setup,
+                promise,
+                new Dictionary<string, VerdictKind>(StringComparer.Ordinal),
+                new ProofLimits(),
+                TestContext.Current.CancellationToken
+            )
+            .Single(f => f.Id == "as-planned/beeper");
+        var after = fix.Edit.ApplyTo(setup).Setup!.Board.Functions["beeper"];
+        Assert.Equal((1750, 2100), (after.Low.Value, after.High.Value));
+    }
+
+    private static PromiseVerdict Prove(Setup setup, string code) =>
+        new Prover(SignalPlan.Compile(setup), new ProofLimits()).Prove(
+            PromiseList.All.Single(p => p.Code == code),
+            null,
+            TestContext.Current.CancellationToken
+        );
+}
