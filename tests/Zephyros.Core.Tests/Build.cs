@@ -1,4 +1,5 @@
 using System.Collections.Immutable;
+using Zephyros.Core.Air;
 using Zephyros.Core.Board;
 using Zephyros.Core.Model;
 using Zephyros.Core.Model.Logic;
@@ -122,4 +123,11 @@ internal static class Build
     /// <summary>With a changed function of the board.</summary>
     public static Setup WithFunction(this Setup setup, string id, Func<BoardFunction, BoardFunction> change) =>
         setup.WithBoard(b => b with { Functions = b.Functions.Set(id, change) });
+
+    /// <summary>With a changed link.</summary>
+    public static Setup WithAir(this Setup setup, Func<LinkSettings, LinkSettings> change) =>
+        setup with
+        {
+            Air = change(setup.Air),
+        };
 }

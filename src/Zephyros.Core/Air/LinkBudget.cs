@@ -47,9 +47,8 @@ public sealed record LinkBudget
     /// <summary>Works out the budget of a link.</summary>
     public static LinkBudget Of(LinkSettings link)
     {
-        var power = new DecibelMilliwatts(10 * Math.Log10(link.Power.Value));
-        var sensitivity = link.Sensitivity ?? Usual(link.PacketRate);
-        LinkPoint At(double kilometres) => Point(link, power, sensitivity, kilometres);
+        var (power, sensitivity) = Ends(link);
+        LinkPoint At(double kilometres) => Point(link, new Kilometres(kilometres));
         LinkPoint Where(Percent quality) =>
             At(Distance(link, power.Value + link.AntennaGains.Value - sensitivity.Value - MarginAt(quality).Value));
         var (warning, urgent) = (Where(link.WarnBelow), Where(link.UrgentBelow));
@@ -97,18 +96,19 @@ public sealed record LinkBudget
         return new DecibelMilliwatts(low.DBm + (share * (high.DBm - low.DBm)));
     }
 
-    private static LinkPoint Point(
-        LinkSettings link,
-        DecibelMilliwatts power,
-        DecibelMilliwatts sensitivity,
-        double kilometres
-    )
+    /// <summary>What a link is like at a distance.</summary>
+    /// <param name="link">The link.</param>
+    /// <param name="distance">The distance, more than 0.</param>
+    public static LinkPoint Point(LinkSettings link, Kilometres distance)
     {
-        var distance = new Kilometres(kilometres);
+        var (power, sensitivity) = Ends(link);
         var strength = power.Value + link.AntennaGains.Value - FreeSpaceLoss(link.Frequency, distance).Value;
         var margin = new Decibels(strength - sensitivity.Value);
         return new LinkPoint(distance, margin, new DecibelMilliwatts(strength), QualityAt(margin));
     }
+
+    private static (DecibelMilliwatts Power, DecibelMilliwatts Sensitivity) Ends(LinkSettings link) =>
+        (new DecibelMilliwatts(10 * Math.Log10(link.Power.Value)), link.Sensitivity ?? Usual(link.PacketRate));
 
     // The distance at which free space loses so many decibels.
     private static double Distance(LinkSettings link, double loss) =>

@@ -1,17 +1,36 @@
 using System.Collections.Immutable;
 using System.ComponentModel;
 using System.ComponentModel.DataAnnotations;
+using System.Globalization;
 using Zephyros.Core.Units;
 
 namespace Zephyros.Core.Air;
 
-/// <summary>The radio link as far as its channels go: how many it carries and how often.</summary>
+/// <summary>The radio link: who speaks to whom, what it carries and how often, and what the receiver does without it.</summary>
 public sealed record LinkSettings
 {
     /// <summary>What the pilot calls the radio system.</summary>
     [Description("What the pilot calls the radio system.")]
     [StringLength(40)]
     public string Alias { get; init; } = "";
+
+    /// <summary>The id of the profile that the link was set up from; empty when it was set up by hand.</summary>
+    [Description("The id of the profile that the link was set up from; empty when it was set up by hand.")]
+    [StringLength(40)]
+    public string Profile { get; init; } = "";
+
+    /// <summary>The radio modules of the transmitter by id; exactly one of them should be on. Empty when they are not written down.</summary>
+    [Description("The radio modules of the transmitter by id; exactly one of them should be on.")]
+    public ImmutableDictionary<string, RadioModule> Modules { get; init; } =
+        ImmutableDictionary<string, RadioModule>.Empty;
+
+    /// <summary>The receiver on the craft.</summary>
+    [Description("The receiver on the craft.")]
+    public ReceiverUnit Receiver { get; init; } = new();
+
+    /// <summary>Where the craft flies, as far as bands go by region. National law decides.</summary>
+    [Description("The region of the radio regulations where the craft flies. National law decides.")]
+    public LinkRegion Region { get; init; }
 
     /// <summary>How many channels the link carries, 4 to 32; later ones do not arrive.</summary>
     [Description("How many channels the link carries; later ones do not arrive.")]
@@ -55,6 +74,13 @@ public sealed record LinkSettings
     [Range(1, 99)]
     public Percent UrgentBelow { get; init; } = new(50);
 
+    /// <summary>How many steps the link gives to a channel, by the channel's number; a channel without an entry has full resolution.</summary>
+    [Description(
+        "How many steps the link gives to a channel, by the channel's number; a channel without an entry has full resolution."
+    )]
+    [Range(2, 1024)]
+    public ImmutableDictionary<string, int> ChannelSteps { get; init; } = ImmutableDictionary<string, int>.Empty;
+
     /// <summary>What the receiver does while nothing arrives by radio.</summary>
     [Description("What the receiver does on its signal wire while nothing arrives by radio.")]
     public ReceiverLoss OnLoss { get; init; }
@@ -71,7 +97,22 @@ public sealed record LinkSettings
     [Description("True when the link brings telemetry back to the transmitter.")]
     public bool Telemetry { get; init; } = true;
 
+    /// <summary>So many packets go up for each that brings telemetry down; null when it is not known.</summary>
+    [Description("So many packets go up for each that brings telemetry down; without one where it is not known.")]
+    [Range(1, 256)]
+    public int? TelemetryEvery { get; init; }
+
     /// <summary>True when the link carries channel 5 as a pure on and off for arming: nothing else may share it.</summary>
     [Description("True when the link reserves channel 5 for arming, with two positions only.")]
     public bool ReservesArmChannel { get; init; }
+
+    /// <summary>How many steps a channel has on this link, 2 or more, or <see cref="LinkSteps.Full"/>.</summary>
+    /// <param name="channel">Its number, 1 and up.</param>
+    public int StepsOn(int channel) =>
+        ChannelSteps.TryGetValue(channel.ToString(CultureInfo.InvariantCulture), out var steps) ? steps
+        : ReservesArmChannel && channel == ArmChannel ? 2
+        : LinkSteps.Full;
+
+    // Some links reserve channel 5 for arming as a pure on and off: common practice, no source (job.md 3).
+    private const int ArmChannel = 5;
 }

@@ -1,19 +1,14 @@
-using System.Globalization;
-using System.Text.Json;
-using System.Text.Json.Nodes;
-using Zephyros.Core.Air;
 using Zephyros.Core.Board;
+using Zephyros.Core.Model;
 using Zephyros.Core.Model.Running;
 using Zephyros.Core.Path;
 using Zephyros.Core.Setups;
 using Zephyros.Core.Units;
-using Zephyros.Core.Wire;
 
 namespace Zephyros.Core.Bench;
 
 /// <summary>A simulated transmitter, link, receiver and board on a virtual clock. The same movements at the same times give the same
 /// pictures. Not safe for use by several threads.</summary>
-/// <remarks>Frames go through the real encoder and decoder. A receiver without link does what the setup says of it.</remarks>
 public sealed class BenchRun
 {
     // How often a transmitter works out its model while something in it runs by itself.
@@ -23,10 +18,7 @@ public sealed class BenchRun
     private SignalValues values;
     private double[] settings;
     private Microseconds[] seen;
-    private WireLine line;
-    private int[] output;
-    private int[] arrived;
-    private bool linked;
+    private readonly BenchReceiver receiver;
     private readonly BoardClock clock = new();
     private BoardState board;
     private BoardReading reading;
@@ -47,7 +39,7 @@ public sealed class BenchRun
         announcer = new Announcer(plan);
         settings = [.. plan.Model.Controls.Select(c => c.Value.StartSetting)];
         seen = new Microseconds[values.Received.Length];
-        (line, output, arrived) = Connect();
+        receiver = new BenchReceiver(plan);
         board = BoardMachine.PowerUp(plan.Board);
         clock.Follow(plan.Board, board, now);
         RunModel();
@@ -72,7 +64,7 @@ public sealed class BenchRun
     public BoardState Board => board;
 
     /// <summary>True when the receiver has had a frame by radio since it got power.</summary>
-    internal bool Linked => linked;
+    internal bool Linked => receiver.Linked;
 
     /// <summary>What the board made of the last frame.</summary>
     internal BoardView LastView => reading.View;
@@ -102,12 +94,8 @@ public sealed class BenchRun
         plan = SignalPlan.Compile(setup);
         values = plan.CreateValues();
         announcer = new Announcer(plan);
-        if (before.Setup.Wire != setup.Wire)
-        {
+        if (receiver.Replace(plan, now))
             seen = new Microseconds[values.Received.Length];
-            (line, output, arrived) = Connect();
-        }
-
         settings = [.. plan.Model.Controls.Select(c => c.Value.StartSetting)];
         foreach (var (id, setting) in kept)
             Put(id, setting);
@@ -117,10 +105,6 @@ public sealed class BenchRun
             Restart();
         Sequence++;
     }
-
-    /// <summary>Where a control stands, in the unit of <see cref="Move"/>; null when there is none of that id.</summary>
-    public double? Setting(string control) =>
-        plan.Model.IndexOf(control) is >= 0 and var index ? settings[index] : null;
 
     /// <summary>Moves a control.</summary>
     /// <param name="control">Its id.</param>
@@ -200,7 +184,11 @@ public sealed class BenchRun
         if (on)
             Restart();
         else
-            (board, linked) = (BoardState.Off, false);
+        {
+            board = BoardState.Off;
+            receiver.Restart();
+        }
+
         clock.Follow(plan.Board, board, now);
         AlignNextFrame();
         RunModel();
@@ -214,6 +202,16 @@ public sealed class BenchRun
         if (!around.Fix)
             Become(BoardMachine.LoseFix(board));
         Sequence++;
+    }
+
+    /// <summary>Takes the craft to a distance at which packets are lost, or back to the bench.</summary>
+    /// <param name="distance">The distance, more than 0; null for the bench, where none are lost.</param>
+    public void SetDistance(Kilometres? distance)
+    {
+        receiver.SetDistance(distance, now);
+        if (distance is null)
+            Measure(s => s.Bench, s => s.Bench);
+        ShowQuality();
     }
 
     /// <summary>Lets virtual time pass; frames go out and the board works.</summary>
@@ -276,6 +274,14 @@ public sealed class BenchRun
             Sent = [.. values.Sent],
             Received = [.. seen],
             Link = Link,
+            Air = receiver.Way.At is { } at
+                ? new BenchAir(
+                    at.Distance,
+                    new Percent(Sending && receiver.Way.Up ? receiver.Way.Quality.Value : 0),
+                    at.Strength,
+                    at.Margin
+                )
+                : null,
             Power = Power,
             Surroundings = surroundings,
             Board = BoardReport.Of(plan, board, reading),
@@ -287,12 +293,7 @@ public sealed class BenchRun
     }
 
     private static bool SameBoard(Setup one, Setup other) =>
-        JsonNode.DeepEquals(
-            JsonSerializer.SerializeToNode(one.Board, SetupJson.Options),
-            JsonSerializer.SerializeToNode(other.Board, SetupJson.Options)
-        )
-        && one.Wire == other.Wire
-        && one.Air == other.Air;
+        one.Wire == other.Wire && SetupJson.Same(one.Board, other.Board) && SetupJson.Same(one.Air, other.Air);
 
     private static int IndexOfSensor(ModelPlan model, string sensor) =>
         model.Sensors.Select(s => s.Key).ToList().IndexOf(sensor);
@@ -316,7 +317,7 @@ public sealed class BenchRun
     // Works out the model at this moment; everything that it shows is another picture.
     private void RunModel()
     {
-        values.TelemetryLost = !Link || !Power || !Telemetry || !plan.Setup.Air.Telemetry;
+        values.TelemetryLost = !Link || !receiver.Way.Up || !Power || !Telemetry || !plan.Setup.Air.Telemetry;
         if (TransmitterOn)
         {
             plan.Evaluate(values, now - lastModel);
@@ -342,19 +343,8 @@ public sealed class BenchRun
         board = BoardMachine.PowerUp(plan.Board);
         clock.Follow(plan.Board, board, now);
         reading = default;
-        linked = false;
+        receiver.Restart();
         AlignNextFrame();
-    }
-
-    private int Neutral => plan.Wire.ToCount(Microseconds.Neutral, plan.Setup.Wire.Rounding);
-
-    // A line with nothing on it yet.
-    private (WireLine Line, int[] Output, int[] Arrived) Connect()
-    {
-        var channels = plan.Wire.Channels;
-        var carried = plan.Setup.Wire.Format.ChannelsIn(plan.Setup.Wire.FramePeriod);
-        int[] neutral = [.. Enumerable.Repeat(Neutral, channels)];
-        return (plan.Setup.Wire.Format.Codec().CreateLine(carried), [.. neutral], neutral);
     }
 
     // Frames stand on a grid of the format's period, whenever link or power come back.
@@ -367,13 +357,26 @@ public sealed class BenchRun
     private void SendFrame()
     {
         nextFrame = now + plan.Setup.Wire.FramePeriod.ToTimeSpan();
-        if (Radio)
-            values.Counts.CopyTo(output, 0);
-        else
-            Substitute();
-        linked |= Radio;
-        if (line.Carry(output, arrived))
+        if (receiver.TakePackets(now))
+            ShowQuality();
+        if (receiver.SendFrame(values.Counts, Sending))
             Receive();
+    }
+
+    // What measures the link reports it, and the receiver puts it into its channel.
+    private void ShowQuality()
+    {
+        values.Quality = receiver.Way.Quality;
+        if (receiver.Way.At is { } at)
+            Measure(_ => new Reading(receiver.Way.Quality.Value), _ => new Reading(Math.Round(at.Strength.Value)));
+        RunModel();
+    }
+
+    private void Measure(Func<Sensor, Reading> quality, Func<Sensor, Reading> strength)
+    {
+        foreach (var (index, (_, sensor)) in plan.Model.Sensors.Index())
+            if (sensor.Measures != SensorSubject.Other)
+                values.Readings[index] = (sensor.Measures == SensorSubject.LinkQuality ? quality : strength)(sensor);
     }
 
     private void Receive()
@@ -381,7 +384,7 @@ public sealed class BenchRun
         var changed = false;
         for (var i = 0; i < seen.Length; i++)
         {
-            var pulse = plan.Wire.ToMicroseconds(arrived[i]);
+            var pulse = plan.Wire.ToMicroseconds(receiver.Arrived[i]);
             changed |= pulse != seen[i];
             seen[i] = pulse;
         }
@@ -394,32 +397,10 @@ public sealed class BenchRun
         Become(BoardMachine.Receive(plan.Board, board, reading.View, surroundings));
     }
 
-    // Something arrives by radio.
-    private bool Radio => Link && TransmitterOn;
+    // Packets go out.
+    private bool Sending => Link && TransmitterOn;
 
-    // The receiver sends: by radio, or by its own lights once the link is gone.
-    private bool Sends =>
-        Power
-        && (
-            Radio
-            || plan.Setup.Air.OnLoss == ReceiverLoss.Preset
-            || (plan.Setup.Air.OnLoss == ReceiverLoss.Hold && linked)
-        );
-
-    // Presets replace what was last sent; before the first frame by radio all other channels stand at their centre.
-    private void Substitute()
-    {
-        if (!linked)
-            Array.Fill(output, Neutral);
-        if (plan.Setup.Air.OnLoss != ReceiverLoss.Preset)
-            return;
-        foreach (var (channel, preset) in plan.Setup.Air.Presets)
-            if (int.Parse(channel, CultureInfo.InvariantCulture) <= output.Length)
-                output[int.Parse(channel, CultureInfo.InvariantCulture) - 1] = plan.Wire.ToCount(
-                    preset,
-                    plan.Setup.Wire.Rounding
-                );
-    }
+    private bool Sends => Power && receiver.Sends(Sending);
 
     private void Become(BoardState next)
     {

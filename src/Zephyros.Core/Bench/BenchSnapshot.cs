@@ -37,6 +37,9 @@ public sealed record BenchSnapshot
     /// <summary>True while the radio link is up.</summary>
     public required bool Link { get; init; }
 
+    /// <summary>The link at the distance of the craft; null on the bench, where nothing is lost.</summary>
+    public BenchAir? Air { get; init; }
+
     /// <summary>True while the craft's battery is connected.</summary>
     public required bool Power { get; init; }
 

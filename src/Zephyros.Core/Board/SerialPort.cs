@@ -27,4 +27,10 @@ public sealed record SerialPort
     /// <summary>True when the 5 V beside it comes from USB as well.</summary>
     [Description("True when the 5 V beside the port comes from USB as well.")]
     public bool UsbPower { get; init; } = true;
+
+    /// <summary>Whether the board has the function "receiver" set on this port, as it was read back; null when it was not looked at.</summary>
+    [Description(
+        "Whether the board has the function “receiver” set on this port, as it was read back; without one when it was not looked at."
+    )]
+    public bool? ReceiverSet { get; init; }
 }

@@ -25,6 +25,8 @@ public sealed class ChannelUnfed : IFindingRule
         var carried = SignalPlan.CarriedChannels(plan.Setup);
         if (function.Channel.Value > carried)
             return $"only channels 1 to {carried} arrive";
+        if (function.Channel.Value == plan.QualityPlace + 1)
+            return null;
         if (plan.ChannelAt(function.Channel) is not { } channel)
             return "nothing feeds it";
         return function.Control.Length == 0 || channel.DependsOn(function.Control)

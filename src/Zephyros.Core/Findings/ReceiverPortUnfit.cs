@@ -14,7 +14,7 @@ public sealed class ReceiverPortUnfit : IFindingRule
         var choices = PortChoices.Of(setup.Board, plan.Wire);
         var present = choices.First(c => c.Port == setup.Board.ReceiverPort);
         // A format without a port is the pilot's to wire; the wire's page says so.
-        if (present.Fit != PortFit.Impossible || plan.Wire.Framing is null)
+        if (present.Fit != PortFit.Impossible || plan.Wire.Framing is null || setup.Air.Receiver.InBoard)
             yield break;
         yield return new Finding
         {

@@ -17,6 +17,10 @@ public sealed record Sensor
     [StringLength(8)]
     public string Unit { get; init; } = "";
 
+    /// <summary>What it measures, as far as the bench works it out once the craft is put at a distance.</summary>
+    [Description("What the sensor measures, as far as the bench works it out once the craft is put at a distance.")]
+    public SensorSubject Measures { get; init; }
+
     /// <summary>The lowest reading that can be meant.</summary>
     [Description("The lowest reading that can be meant; a limit below it is implausible.")]
     [Range(-1e6, 1e6)]

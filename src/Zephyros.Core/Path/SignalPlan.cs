@@ -1,3 +1,4 @@
+using Zephyros.Core.Air;
 using Zephyros.Core.Board;
 using Zephyros.Core.Hands;
 using Zephyros.Core.Model;
@@ -13,6 +14,7 @@ public sealed class SignalPlan
 {
     private readonly CountRounding rounding;
     private readonly int carried;
+    private readonly int[] steps;
     private readonly Lazy<IReadOnlyList<ControlUse>> uses;
 
     private SignalPlan(Setup setup)
@@ -23,6 +25,7 @@ public sealed class SignalPlan
         Board = new BoardPlan(setup.Board);
         rounding = setup.Wire.Rounding;
         carried = CarriedChannels(setup);
+        steps = [.. Enumerable.Range(1, Wire.Channels).Select(setup.Air.StepsOn)];
         uses = new Lazy<IReadOnlyList<ControlUse>>(() => ControlUses.Of(this));
     }
 
@@ -66,11 +69,29 @@ public sealed class SignalPlan
         Model.Evaluate(inputs, elapsed, values.Memory, values.Slots, values.Sent);
         for (var i = 0; i < values.Counts.Length; i++)
         {
-            var pulse = i < carried ? values.Sent[i] : Microseconds.Neutral;
+            var pulse = i < carried ? OverLink(i, values.Sent[i]) : Microseconds.Neutral;
+            if (i == QualityPlace)
+                pulse = QualityPulse(values.Quality);
             values.Counts[i] = Wire.ToCount(pulse, rounding);
             values.Received[i] = Wire.ToMicroseconds(values.Counts[i]);
         }
     }
+
+    /// <summary>The place of the channel into which the receiver puts the signal quality, 0 for channel 1; -1 when it puts it nowhere
+    /// that gets to the board.</summary>
+    public int QualityPlace => Setup.Air.Receiver.QualityOn is { } on && on <= carried ? on - 1 : -1;
+
+    /// <summary>A signal quality of 0 to 100 % over the full travel of a channel.</summary>
+    public Microseconds QualityPulse(Percent quality) =>
+        Setup.Transmitter.Scale.ToMicroseconds(new Percent((2 * quality.Value) - 100));
+
+    /// <summary>What the link makes of a value on its way to the receiver: its steps, or the centre where it does not carry the channel.</summary>
+    /// <param name="channel">The place of the channel, 0 for channel 1.</param>
+    /// <param name="sent">What the transmitter sends.</param>
+    public Microseconds OverLink(int channel, Microseconds sent) =>
+        channel >= carried ? Microseconds.Neutral
+        : steps[channel] == LinkSteps.Full ? sent
+        : LinkSteps.Through(sent, steps[channel], Setup.Transmitter.Scale);
 
     /// <summary>The channels that a control can change: first those that take it, then those that it reaches as a value through
     /// other channels, then those where it only decides; each by number.</summary>

@@ -27,6 +27,9 @@ public sealed class SignalValues
     /// <summary>True while no telemetry arrives. The caller changes it.</summary>
     public bool TelemetryLost { get; set; }
 
+    /// <summary>The signal quality that the receiver puts into a channel where it is told to, 0 to 100 %. The caller changes it.</summary>
+    public Percent Quality { get; set; } = new(100);
+
     /// <summary>What the model remembers: latches, delays, slow steps.</summary>
     public ModelMemory Memory { get; }
 

@@ -70,7 +70,7 @@ public sealed class BenchReplay
             replay.Step();
         var view = replay.Bench.LastView.Bits;
         if (path[^1].Situation.Radio == RadioState.Up && standing is not null)
-            view |= ProofScope.PositionBit(replay.Bench.Setting(standing)!.Value);
+            view |= ProofScope.PositionBit(replay.Bench.SettingOf(standing));
         return goal(replay.Bench.Board, new BoardView(view));
     }
 

@@ -193,7 +193,7 @@ internal sealed class CellBuilder
         for (var i = 0; i < bits.Length; i++)
         {
             // A bit with several comparisons is set by any of them.
-            var received = scope.Receive(run.Sent(bits[i].Channel, withOverrides: false));
+            var received = scope.Receive(bits[i].Atoms[0].Channel, run.Sent(bits[i].Channel, withOverrides: false));
             letters[comparisons.Length + i] = Letter(
                 received,
                 Array.Exists(bits[i].Atoms, a => received.Low >= a.From && received.High <= a.UpTo),

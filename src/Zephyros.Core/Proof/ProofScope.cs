@@ -128,14 +128,19 @@ internal sealed class ProofScope
     public static ulong PositionBit(double setting) => CueBit((int)setting);
 
     /// <summary>What the board receives of a range that is sent, in microseconds.</summary>
-    public ValueRange Receive(ValueRange sent)
+    /// <param name="channel">The place of the channel, 0 for channel 1.</param>
+    /// <param name="sent">What is sent, in percent.</param>
+    public ValueRange Receive(int channel, ValueRange sent)
     {
         var rounding = Plan.Setup.Wire.Rounding;
         var wire = Plan.Wire;
         double Through(double percent) =>
             wire.ToMicroseconds(
                 wire.ToCount(
-                    new Microseconds(Microseconds.Neutral.Value + (Plan.Model.MicrosecondsPerPercent * percent)),
+                    Plan.OverLink(
+                        channel,
+                        new Microseconds(Microseconds.Neutral.Value + (Plan.Model.MicrosecondsPerPercent * percent))
+                    ),
                     rounding
                 )
             ).Value;

@@ -2,6 +2,7 @@ using System.Numerics;
 using System.Runtime.InteropServices;
 using Zephyros.Core.Board;
 using Zephyros.Core.Model.Running.Ranges;
+using Zephyros.Core.Units;
 
 namespace Zephyros.Core.Proof;
 
@@ -19,6 +20,7 @@ internal sealed class ReducedModel
     private readonly int standing;
     private readonly BoardAtom[] fixedAtoms;
     private readonly (int Channel, BoardAtom[] Atoms)[] channels;
+    private readonly BoardAtom[] qualityAtoms;
 
     /// <summary>Makes tables ready.</summary>
     /// <param name="scope">What matters.</param>
@@ -43,13 +45,15 @@ internal sealed class ReducedModel
         channels =
         [
             .. from channel in planned
-            where channel.Number <= scope.Carried
+            where channel.Number <= scope.Carried && channel.Number - 1 != scope.Plan.QualityPlace
             let atoms = scope.Atoms.Where(a => a.Channel == channel.Number - 1).ToArray()
             where atoms.Length > 0
             select (channel.Index, atoms),
         ];
         // A channel that nothing feeds, or that does not get through, stands at its centre for ever.
-        fixedAtoms = [.. scope.Atoms.Where(a => channels.All(c => !c.Atoms.Contains(a)))];
+        // The receiver may put any quality into its channel.
+        qualityAtoms = [.. scope.Atoms.Where(a => a.Channel == scope.Plan.QualityPlace)];
+        fixedAtoms = [.. scope.Atoms.Except(qualityAtoms).Where(a => channels.All(c => !c.Atoms.Contains(a)))];
     }
 
     public ProofScope Scope => scope;
@@ -153,11 +157,13 @@ internal sealed class ReducedModel
             if (run.At(scope.Plan.Model.Layout.ConditionRegister(scope.Cues[i])).Value != 0)
                 reading |= ProofScope.CueBit(i);
         foreach (var atom in fixedAtoms)
-            if (atom.Channel < scope.Plan.Wire.Channels && atom.Holds(scope.Receive(default).Value))
+            if (atom.Channel < scope.Plan.Wire.Channels && atom.Holds(scope.Receive(atom.Channel, default).Value))
                 reading |= atom.Bit;
+        if (qualityAtoms.Length > 0)
+            reading |= OneOf(qualityAtoms, AnyQuality, choices);
         foreach (var (channel, atoms) in channels)
         {
-            var received = scope.Receive(run.Sent(channel, withOverrides: true));
+            var received = scope.Receive(atoms[0].Channel, run.Sent(channel, withOverrides: true));
             reading |= received.ExampleDecides ? BitsAt(atoms, received.Value) : OneOf(atoms, received, choices);
         }
 
@@ -169,6 +175,14 @@ internal sealed class ReducedModel
         standing >= 0
             ? ProofScope.PositionBit(scope.Inputs[standing].Cells[Grid.Cell(standing, word, bit)].Example)
             : 0;
+
+    private ValueRange AnyQuality =>
+        new(
+            Microseconds.Neutral.Value,
+            scope.Plan.QualityPulse(new Percent(0)).Value,
+            scope.Plan.QualityPulse(new Percent(100)).Value,
+            0
+        );
 
     private static ulong OneOf(BoardAtom[] atoms, ValueRange received, Choices choices)
     {

@@ -1,3 +1,6 @@
+using System.Collections.Immutable;
+using System.Globalization;
+using Zephyros.Core.Air;
 using Zephyros.Core.Board;
 using Zephyros.Core.Hands;
 using Zephyros.Core.Model;
@@ -68,6 +71,190 @@ public static class Edits
             }
         );
     }
+
+    /// <summary>Writes down that the board has the function "receiver" on one port and on no other.</summary>
+    public static SetupEdit ReceiverSetOnly(Setup setup, string? port) =>
+        SetupEdit.Between(
+            port is null ? "No port is the receiver's" : $"{setup.Board.Ports[port].Label} alone is the receiver's",
+            setup,
+            setup with
+            {
+                Board = setup.Board with
+                {
+                    Ports = setup.Board.Ports.ToImmutableDictionary(
+                        p => p.Key,
+                        p => p.Value with { ReceiverSet = p.Key == port },
+                        StringComparer.Ordinal
+                    ),
+                },
+            }
+        );
+
+    /// <summary>Writes down what is set on the receiver itself.</summary>
+    public static SetupEdit ReceiverSpeaks(Setup setup, WireFormat format) =>
+        SetupEdit.Between(
+            $"Receiver set to {format.Describe().Name}",
+            setup,
+            setup with
+            {
+                Wire = setup.Wire with { ReceiverSpeaks = format },
+            }
+        );
+
+    /// <summary>Switches one radio module on and all others off.</summary>
+    public static SetupEdit ModuleOn(Setup setup, string module) =>
+        InAir(
+            setup,
+            $"{setup.Air.Modules[module].Label} alone is on",
+            air =>
+                air with
+                {
+                    Modules = air.Modules.ToImmutableDictionary(
+                        m => m.Key,
+                        m => m.Value with { On = m.Key == module },
+                        StringComparer.Ordinal
+                    ),
+                }
+        );
+
+    /// <summary>Sends a channel under another AUX number, and makes every board function that watched it follow.</summary>
+    /// <param name="setup">The setup.</param>
+    /// <param name="channelId">The id of the channel.</param>
+    /// <param name="number">A number that no other channel has, 5 or more.</param>
+    public static SetupEdit MoveChannel(Setup setup, string channelId, ChannelNumber number)
+    {
+        var channel = setup.Model.Channels[channelId];
+        var functions = setup.Board.Functions.ToImmutableDictionary(
+            f => f.Key,
+            f => f.Value.Channel == channel.Number ? f.Value with { Aux = number.Aux!.Value } : f.Value,
+            StringComparer.Ordinal
+        );
+        return SetupEdit.Between(
+            $"{channel.Label} on channel {number.Value}",
+            setup,
+            setup with
+            {
+                Model = setup.Model with
+                {
+                    Channels = setup.Model.Channels.SetItem(channelId, channel with { Number = number }),
+                },
+                Board = setup.Board with { Functions = functions },
+            }
+        );
+    }
+
+    /// <summary>Lets the receiver put the signal quality into a channel, and the board read it there.</summary>
+    /// <param name="setup">The setup.</param>
+    /// <param name="number">The channel, 5 or more.</param>
+    public static SetupEdit QualityByReceiver(Setup setup, ChannelNumber number) =>
+        SetupEdit.Between(
+            $"Receiver puts the quality on channel {number.Value}",
+            setup,
+            ShowingQuality(setup, number) with
+            {
+                Air = setup.Air with { Receiver = setup.Air.Receiver with { QualityOn = number.Value } },
+            }
+        );
+
+    /// <summary>Lets the transmitter send a sensor's reading of 0 to 100 back up on a channel, and the board read it there.</summary>
+    /// <param name="setup">The setup.</param>
+    /// <param name="number">A channel that nothing feeds, 5 or more.</param>
+    /// <param name="sensor">The id of the sensor.</param>
+    public static SetupEdit QualityByTransmitter(Setup setup, ChannelNumber number, string sensor)
+    {
+        // Scale 200 %, shift -100: 0 to 100 becomes the full travel; common practice, no source (figures.md).
+        var channel = new Channel
+        {
+            Number = number,
+            Label = setup.Model.Sensors[sensor].Label,
+            Take = new SensorSource { Sensor = sensor },
+            Steps = ImmutableDictionary<string, ChainStep>.Empty.Add(
+                "scale",
+                new ScaleStep
+                {
+                    Order = 10,
+                    Scale = new Percent(200),
+                    Shift = new Percent(-100),
+                }
+            ),
+        };
+        var shown = ShowingQuality(setup, number);
+        return SetupEdit.Between(
+            $"{channel.Label} sent up on channel {number.Value}",
+            setup,
+            shown with
+            {
+                Air = setup.Air with { Receiver = setup.Air.Receiver with { QualityOn = null } },
+                Model = setup.Model with
+                {
+                    Channels = setup.Model.Channels.SetItem($"channel-{number.Value}", channel),
+                },
+            }
+        );
+    }
+
+    // The board's function for it watches the channel; it is added where there is none.
+    private static Setup ShowingQuality(Setup setup, ChannelNumber number)
+    {
+        var present = setup.Board.Functions.FirstOrDefault(f => f.Value.Kind == FunctionKind.SignalQuality);
+        var shows =
+            present.Value
+            ?? new BoardFunction
+            {
+                Kind = FunctionKind.SignalQuality,
+                Label = "Signal quality",
+                Control = "",
+                Aux = 1,
+                Low = new Microseconds(900),
+                High = new Microseconds(2100),
+            };
+        var id = present.Key ?? (setup.Board.Functions.ContainsKey("quality") ? "signal-quality" : "quality");
+        return setup with
+        {
+            Board = setup.Board with
+            {
+                Functions = setup.Board.Functions.SetItem(id, shows with { Aux = number.Aux!.Value }),
+            },
+        };
+    }
+
+    /// <summary>Changes the link.</summary>
+    public static SetupEdit InAir(Setup setup, string title, Func<LinkSettings, LinkSettings> change) =>
+        SetupEdit.Between(title, setup, setup with { Air = change(setup.Air) });
+
+    /// <summary>Sets a link up from a mode of a radio system. What the pilot has written down of modules, receiver and region stays.</summary>
+    public static SetupEdit UseProfile(Setup setup, LinkProfile profile, LinkMode mode) =>
+        InAir(
+            setup,
+            $"{profile.Name}: {mode.Name}",
+            air =>
+                air with
+                {
+                    Profile = profile.Id,
+                    Frequency = profile.FrequencyIn(air.Region),
+                    Channels = mode.Channels,
+                    PacketRate = mode.PacketRate,
+                    Sensitivity = mode.Sensitivity,
+                    ChannelSteps = mode.ChannelSteps,
+                    ReservesArmChannel = mode.ReservesArmChannel,
+                    Telemetry = mode.TelemetryEvery is not null,
+                    TelemetryEvery = mode.TelemetryEvery,
+                    OnLoss =
+                        profile.OnLoss.IsEmpty || profile.OnLoss.Contains(air.OnLoss) ? air.OnLoss : profile.OnLoss[0],
+                    Presets = Fitting(air.Presets, mode.Channels),
+                    Receiver =
+                        air.Receiver.QualityOn > mode.Channels ? air.Receiver with { QualityOn = null } : air.Receiver,
+                }
+        );
+
+    // Presets of channels that the link no longer has would be refused.
+    private static ImmutableDictionary<string, Microseconds> Fitting(
+        ImmutableDictionary<string, Microseconds> presets,
+        int channels
+    ) =>
+        presets
+            .Where(p => int.Parse(p.Key, CultureInfo.InvariantCulture) <= channels)
+            .ToImmutableDictionary(StringComparer.Ordinal);
 
     /// <summary>Makes a board function watch another AUX channel.</summary>
     public static SetupEdit WatchAux(Setup setup, string functionId, int aux) =>

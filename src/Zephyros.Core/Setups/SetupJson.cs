@@ -16,6 +16,14 @@ public static class SetupJson
     /// <summary>The serialiser's settings for setups, and for everything that the web layer sends.</summary>
     public static JsonSerializerOptions Options { get; } = CreateOptions();
 
+    /// <summary>True when two parts of a setup say the same; records with collections only compare these by reference.</summary>
+    public static bool Same<T>(T one, T other) =>
+        ReferenceEquals(one, other)
+        || JsonNode.DeepEquals(
+            JsonSerializer.SerializeToNode(one, Options),
+            JsonSerializer.SerializeToNode(other, Options)
+        );
+
     /// <summary>Reads a document and checks it.</summary>
     /// <param name="utf8">The document's bytes.</param>
     public static SetupReading Read(ReadOnlyMemory<byte> utf8)

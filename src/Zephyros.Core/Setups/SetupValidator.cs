@@ -22,7 +22,7 @@ public static class SetupValidator
             return problems;
         CheckControls(setup.Transmitter, problems);
         ModelValidator.Check(setup, problems);
-        CheckPresets(setup, problems);
+        CheckLink(setup, problems);
         if (setup.Air.UrgentBelow.Value >= setup.Air.WarnBelow.Value)
             problems.Add(
                 new(
@@ -80,12 +80,33 @@ public static class SetupValidator
             problems.Add(new(place, "Two positions have the same reading; they could not be told apart."));
     }
 
-    private static void CheckPresets(Setup setup, List<SetupProblem> problems)
+    private static void CheckLink(Setup setup, List<SetupProblem> problems)
     {
-        foreach (var number in setup.Air.Presets.Keys)
+        CheckNumbers(setup, "presets", setup.Air.Presets.Keys, problems);
+        CheckNumbers(setup, "channelSteps", setup.Air.ChannelSteps.Keys, problems);
+        if (setup.Air.Receiver.QualityOn > setup.Air.Channels)
+            problems.Add(
+                new(
+                    "/air/receiver/qualityOn",
+                    $"The link has channels 1 to {setup.Air.Channels}, not {setup.Air.Receiver.QualityOn}."
+                )
+            );
+    }
+
+    private static void CheckNumbers(
+        Setup setup,
+        string member,
+        IEnumerable<string> numbers,
+        List<SetupProblem> problems
+    )
+    {
+        foreach (var number in numbers)
             if (!Enumerable.Range(1, setup.Air.Channels).Any(n => n.ToString(CultureInfo.InvariantCulture) == number))
                 problems.Add(
-                    new($"/air/presets/{number}", $"The link has channels 1 to {setup.Air.Channels}, not \"{number}\".")
+                    new(
+                        $"/air/{member}/{number}",
+                        $"The link has channels 1 to {setup.Air.Channels}, not \"{number}\"."
+                    )
                 );
     }
 

@@ -16,6 +16,12 @@ public sealed record WireSettings
     [StringLength(40)]
     public string Alias { get; init; } = "";
 
+    /// <summary>The format that is set on the receiver itself; null when it is not known or cannot be chosen there.</summary>
+    [Description(
+        "The wire format that is set on the receiver itself; without one where it is not known or cannot be chosen."
+    )]
+    public WireFormat? ReceiverSpeaks { get; init; }
+
     /// <summary>The time from the start of one frame to the start of the next.</summary>
     [Description("The time from the start of one frame to the start of the next, in milliseconds.")]
     [Range(2, 50)]

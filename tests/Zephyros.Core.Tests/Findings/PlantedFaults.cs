@@ -1,10 +1,12 @@
 using System.Collections.Immutable;
+using Zephyros.Core.Air;
 using Zephyros.Core.Board;
 using Zephyros.Core.Hands;
 using Zephyros.Core.Model;
 using Zephyros.Core.Model.Logic;
 using Zephyros.Core.Setups;
 using Zephyros.Core.Units;
+using Zephyros.Core.Wire;
 using static Zephyros.Core.Tests.Build;
 
 namespace Zephyros.Core.Tests.Findings;
@@ -65,6 +67,33 @@ internal static class PlantedFaults
                     Ports = b.Ports.Set(b.ReceiverPort, p => p with { Inverter = PortInverter.None }),
                 }
             ),
+            ["module-not-alone"] = Radio(a => a with { Modules = a.Modules.Set("bay", m => m with { On = true }) }),
+            ["family-differs:inside"] = Radio(a => a with { Receiver = a.Receiver with { SubFamily = "Newer" } }),
+            ["link-steps-too-few:mode:right-front-inner"] = Demo.Plain.WithAir(a =>
+                a with
+                {
+                    ChannelSteps = a.ChannelSteps.Add("6", 2),
+                }
+            ),
+            ["band-elsewhere"] = Demo.Plain.WithAir(a =>
+                a with
+                {
+                    Region = LinkRegion.One,
+                    Frequency = new Megahertz(915),
+                }
+            ),
+            ["receiver-port-settings"] = ReceiverSet("port-1", "port-2"),
+            ["receiver-speaks-other"] = Demo.Plain with
+            {
+                Wire = Demo.Plain.Wire with { ReceiverSpeaks = WireFormat.Duplex },
+            },
+            ["receiver-needs-battery"] = Demo.Plain.WithBoard(b =>
+                b with
+                {
+                    Ports = b.Ports.Set(b.ReceiverPort, p => p with { UsbPower = false }),
+                }
+            ),
+            ["quality-overwrites"] = Demo.Plain.WithAir(a => a with { Receiver = a.Receiver with { QualityOn = 5 } }),
             ["stick-not-sent:yaw"] = Demo.Plain.WithChannel("yaw", c => c with { Take = Hand("left-dial") }),
             ["override-not-enabled:throttle-lock"] = Full.InModel(m =>
                 m with
@@ -166,6 +195,34 @@ internal static class PlantedFaults
             ),
         };
 
+    // Two modules, the inner one on and of the receiver's kind.
+    private static Setup Radio(Func<LinkSettings, LinkSettings> change) =>
+        Demo.Plain.WithAir(a =>
+            change(
+                a with
+                {
+                    Modules = a
+                        .Modules.Add("inside", Module(on: true) with { Family = "Plover", SubFamily = "Older" })
+                        .Add("bay", Module(on: false)),
+                    Receiver = new ReceiverUnit { Family = "plover", SubFamily = "Older" },
+                }
+            )
+        );
+
+    private static RadioModule Module(bool on) => new() { Label = on ? "Inside" : "Bay", On = on };
+
+    private static Setup ReceiverSet(params string[] ports) =>
+        Demo.Plain.WithBoard(b =>
+            b with
+            {
+                Ports = b.Ports.ToImmutableDictionary(
+                    p => p.Key,
+                    p => p.Value with { ReceiverSet = ports.Contains(p.Key) },
+                    StringComparer.Ordinal
+                ),
+            }
+        );
+
     /// <summary>Faults for which no fix can be computed: what is meant only the pilot knows.</summary>
     public static IReadOnlySet<string> WithoutFix { get; } =
         new HashSet<string>(StringComparer.Ordinal)
@@ -185,6 +242,20 @@ internal static class PlantedFaults
         new Dictionary<string, Setup>(StringComparer.Ordinal)
         {
             ["everything at once"] = Full,
+            ["one module on, of the receiver's kind"] = Radio(a => a),
+            ["the receiver's port read back"] = ReceiverSet("port-1"),
+            ["a receiver in the board and no port set"] = ReceiverSet()
+                .WithAir(a => a with { Receiver = a.Receiver with { InBoard = true } }),
+            ["three steps for three positions"] = Demo.Plain.WithAir(a =>
+                a with
+                {
+                    ChannelSteps = a.ChannelSteps.Add("6", 3).Add("5", 2).Add("7", 64),
+                }
+            ),
+            ["the quality on a free channel"] = Edits
+                .QualityByReceiver(Demo.Plain, new ChannelNumber(8))
+                .ApplyTo(Demo.Plain)
+                .Setup!,
             ["two-stage arming"] = TwoStage,
             ["unequal ends for a tilt channel"] = Full.WithEnds("beeper", -120, 125),
             ["a limiter from three quarters up"] = Full.ReadyMade("throttle-cut", ("cut", "right-back-switch:2")),

@@ -30,6 +30,14 @@ internal static class ProofFaults
                 Clean.WithFunction("blended", f => f with { High = new Microseconds(1450) }),
                 "functions-reachable"
             ),
+            ["a link with two steps for three modes"] = (
+                Clean.WithAir(a => a with { ChannelSteps = a.ChannelSteps.Add("6", 2) }),
+                "functions-reachable"
+            ),
+            ["the signal quality on the arm channel"] = (
+                Clean.WithAir(a => a with { Receiver = a.Receiver with { QualityOn = 5 } }),
+                "one-control-arms"
+            ),
             ["another switch arms"] = (
                 Clean.WithChannel("arm", c => c with { Take = Hand("left-front-outer") }),
                 "one-control-arms"
@@ -240,6 +248,20 @@ internal static class ProofFaults
             ["arming towards the pilot"] = Clean
                 .WithControl("left-shoulder", c => (SwitchControl)c with { Start = 2, Safe = 2 })
                 .WithArm(f => Band(f, 900, 1300) with { Planned = [1] }),
+            ["a link with few steps"] = Clean.WithAir(a =>
+                a with
+                {
+                    ReservesArmChannel = true,
+                    ChannelSteps = a.ChannelSteps.Add("6", 3).Add("7", 64),
+                }
+            ),
+            ["the signal quality by the receiver"] = Edits
+                .QualityByReceiver(
+                    Clean.InModel(m => m with { Channels = m.Channels.Remove("quality") }),
+                    new ChannelNumber(11)
+                )
+                .ApplyTo(Clean.InModel(m => m with { Channels = m.Channels.Remove("quality") }))
+                .Setup!,
             ["nothing planned"] = Clean.WithFunction("beeper", f => f with { Planned = [] }),
             ["a lock in the transmitter"] = Clean.ReadyMade("throttle-lock", ("arm", "left-shoulder:2")),
             ["a loss announced by a condition"] = Clean
@@ -264,12 +286,6 @@ internal static class ProofFaults
 
     public static Setup WithLoss(this Setup setup, Func<LossSettings, LossSettings> change) =>
         setup.WithBoard(b => b with { Loss = change(b.Loss) });
-
-    public static Setup WithAir(this Setup setup, Func<LinkSettings, LinkSettings> change) =>
-        setup with
-        {
-            Air = change(setup.Air),
-        };
 
     private static BoardFunction Band(BoardFunction function, double low, double high) =>
         function with

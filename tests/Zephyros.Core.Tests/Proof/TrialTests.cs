@@ -39,7 +39,7 @@ public sealed class TrialTests
         while (!replay.AtEnd)
             replay.Step();
         Assert.True(setup.Board.Functions["lamp"].IsActive([.. replay.Bench.Snapshot("throttle").Received]));
-        Assert.Equal(1, replay.Bench.Setting("right-shoulder"));
+        Assert.Equal(1, replay.Bench.SettingOf("right-shoulder"));
     }
 
     [Theory]

@@ -1,0 +1,82 @@
+using Zephyros.Core.Air;
+using Zephyros.Core.Units;
+
+namespace Zephyros.Core.Bench;
+
+/// <summary>The way of the packets from transmitter to receiver: at a distance some are lost, by chance that comes from a seed.</summary>
+/// <remarks>How many are lost is our own model (<see cref="LinkBudget.QualityAt"/>). That a receiver gives up after 300 ms without a
+/// packet is our own assumption.</remarks>
+internal sealed class RadioWay
+{
+    // Link quality is counted over so many packets: common practice, no source.
+    private const int Window = 100;
+
+    private static readonly TimeSpan GivesUpAfter = TimeSpan.FromMilliseconds(300);
+
+    private readonly bool[] came = new bool[Window];
+    private readonly LinkSettings link;
+    private int place;
+    private int count;
+    private ulong seed;
+    private TimeSpan next;
+    private TimeSpan last;
+
+    /// <summary>A way over no distance, on which nothing is lost.</summary>
+    public RadioWay(LinkSettings link) => this.link = link;
+
+    /// <summary>A way over a distance; nothing was lost so far.</summary>
+    /// <param name="link">The link.</param>
+    /// <param name="distance">The distance, more than 0.</param>
+    /// <param name="now">The time.</param>
+    /// <param name="seed">Decides which packets are lost; not 0.</param>
+    public RadioWay(LinkSettings link, Kilometres distance, TimeSpan now, ulong seed)
+        : this(link)
+    {
+        At = LinkBudget.Point(link, distance);
+        Array.Fill(came, true);
+        count = Window;
+        (next, last, this.seed) = (now, now, seed);
+    }
+
+    /// <summary>What the link is like at the distance; null when there is none.</summary>
+    public LinkPoint? At { get; }
+
+    /// <summary>The share of the last hundred packets that arrived.</summary>
+    public Percent Quality => new(At is null ? 100 : 100.0 * count / Window);
+
+    /// <summary>True until nothing has arrived for so long that the receiver takes the signal for lost.</summary>
+    public bool Up { get; private set; } = true;
+
+    /// <summary>Sends the packets that are due.</summary>
+    /// <returns>True when one of them arrived.</returns>
+    public bool Advance(TimeSpan now)
+    {
+        if (At is null)
+            return true;
+        var arrived = false;
+        var period = TimeSpan.FromTicks((long)(TimeSpan.TicksPerSecond / link.PacketRate.Value));
+        for (; next <= now; next += period)
+        {
+            var comes = Chance() * 100 < At.Quality.Value;
+            count += (comes ? 1 : 0) - (came[place] ? 1 : 0);
+            came[place] = comes;
+            place = (place + 1) % Window;
+            if (!comes)
+                continue;
+            last = next;
+            arrived = true;
+        }
+
+        Up = now - last < GivesUpAfter;
+        return arrived;
+    }
+
+    // Between 0 and 1, by xorshift (Marsaglia 2003): the same seed gives the same losses on every machine.
+    private double Chance()
+    {
+        seed ^= seed << 13;
+        seed ^= seed >> 7;
+        seed ^= seed << 17;
+        return (seed >> 11) * (1.0 / (1UL << 53));
+    }
+}

@@ -1,0 +1,46 @@
+using Zephyros.Core.Air;
+using Zephyros.Core.Path;
+using Zephyros.Core.Setups;
+using Zephyros.Core.Units;
+
+namespace Zephyros.Core.Findings;
+
+/// <summary>The link is set to a band that is usual in another region.</summary>
+public sealed class BandElsewhere : IFindingRule
+{
+    /// <inheritdoc />
+    public IEnumerable<Finding> Examine(SignalPlan plan)
+    {
+        var air = plan.Setup.Air;
+        var usual = air.Region switch
+        {
+            LinkRegion.One when air.Frequency.Value is >= 902 and <= 928 => 868,
+            LinkRegion.Two when air.Frequency.Value is >= 863 and <= 870 => 915,
+            _ => 0,
+        };
+        if (usual == 0)
+            yield break;
+        yield return new Finding
+        {
+            Key = "band-elsewhere",
+            Severity = Severity.Caution,
+            Station = Station.Air,
+            Place = "/air/frequency",
+            Title = $"{air.Frequency} is a band of another region",
+            What =
+                $"In region {(air.Region == LinkRegion.One ? 1 : 2)} of the radio regulations links below one gigahertz use about {usual} MHz.",
+            Why = "Transmitting there may be against the law, and a receiver made for the other band never binds.",
+            Provenance =
+                "Regions: ITU Radio Regulations, Article 5. Bands: common practice, no source (job.md 3). National law decides.",
+            MayBeJustified = true,
+            Fixes =
+            [
+                new(
+                    "usual",
+                    "Module, receiver and antennas must be made for that band.",
+                    Edits.InAir(plan.Setup, $"{usual} MHz", a => a with { Frequency = new Megahertz(usual) })
+                ),
+            ],
+        };
+    }
+}

@@ -1,0 +1,88 @@
+using Zephyros.Core.Air;
+using Zephyros.Core.Hands;
+using Zephyros.Core.Model.Running;
+using Zephyros.Core.Path;
+using Zephyros.Core.Setups;
+using Zephyros.Core.Units;
+
+namespace Zephyros.Core.Findings;
+
+/// <summary>Two positions of a control leave the transmitter different and arrive alike, because the link has too few steps there.</summary>
+public sealed class LinkStepsTooFew : IFindingRule
+{
+    /// <inheritdoc />
+    public IEnumerable<Finding> Examine(SignalPlan plan)
+    {
+        foreach (var channel in plan.Model.Channels)
+        {
+            var number = channel.Channel.Number;
+            var steps = plan.Setup.Air.StepsOn(number.Value);
+            if (steps == LinkSteps.Full || number.Value > SignalPlan.CarriedChannels(plan.Setup))
+                continue;
+            foreach (var (id, control) in plan.Model.Controls.Where(c => channel.DependsOn(c.Key)))
+                if (Merged(plan, id, control, number) is { Length: > 0 } merged)
+                    yield return Lost(plan, channel, id, control, steps, merged);
+        }
+    }
+
+    // The positions that arrive like the one before them, in words.
+    private static string[] Merged(SignalPlan plan, string id, Control control, ChannelNumber number)
+    {
+        var cells = control
+            .NamedPositions.Select(p => (p.Name, Values: plan.With(id, p.Setting)))
+            .Select(c => (c.Name, Sent: c.Values.Sent[number.Value - 1], Got: c.Values.Received[number.Value - 1]))
+            .ToArray();
+        return
+        [
+            .. from pair in cells.Zip(cells.Skip(1))
+            where pair.First.Sent != pair.Second.Sent && pair.First.Got == pair.Second.Got
+            select $"{pair.First.Name} and {pair.Second.Name} both as {pair.First.Got}",
+        ];
+    }
+
+    private static Finding Lost(
+        SignalPlan plan,
+        PlannedChannel channel,
+        string id,
+        Control control,
+        int steps,
+        string[] merged
+    )
+    {
+        var number = channel.Channel.Number;
+        return new Finding
+        {
+            Key = $"link-steps-too-few:{channel.Id}:{id}",
+            Severity = Severity.Danger,
+            Station = Station.Air,
+            Place = $"/model/channels/{channel.Id}/number",
+            Title = $"{control.Name} loses positions on {number}",
+            What = $"The link gives this channel {steps} steps: {string.Join("; ", merged)} arrive.",
+            Why = "What is meant for one position happens in the other as well, or never.",
+            Provenance = "Common practice, no source: some links carry few steps on auxiliary channels (job.md 3).",
+            MayBeJustified = true,
+            Fixes = [.. Roomier(plan, channel, control)],
+        };
+    }
+
+    // The free channels that have a step for every position, the lowest first; what the board watches moves along.
+    private static IEnumerable<Fix> Roomier(SignalPlan plan, PlannedChannel channel, Control control)
+    {
+        var setup = plan.Setup;
+        var taken = setup.Model.Channels.Values.Select(c => c.Number.Value).ToHashSet();
+        var free = Enumerable
+            .Range(1, SignalPlan.CarriedChannels(setup))
+            .Where(n => new ChannelNumber(n).Aux is not null && !taken.Contains(n))
+            .Where(n => setup.Board.Functions.Values.All(f => f.Channel.Value != n))
+            .Where(n =>
+                setup.Air.StepsOn(n) is var s
+                && (s == LinkSteps.Full || (s - 1) % (control.NamedPositions.Count - 1) == 0)
+            );
+        foreach (var number in free.Take(2).Select(n => new ChannelNumber(n)))
+            yield return new Fix(
+                $"channel-{number.Value}",
+                $"{number} has a step for each position; what the board watches goes along.",
+                Edits.MoveChannel(setup, channel.Id, number)
+            );
+    }
+}
