@@ -81,6 +81,31 @@ const VIEWS = [
   { name: 'proven', path: '/craft/wren/proof', prepare: proven },
   { name: 'air', path: '/craft/sandpiper/air', prepare: pushThrottle, main: true },
   {
+    name: 'distance',
+    path: '/craft/sandpiper/air',
+    prepare: async (page) => {
+      await page.getByLabel('Distance of the craft').fill('88');
+      await page.getByText(/of the last hundred packets/).scrollIntoViewIfNeeded();
+    },
+  },
+  {
+    name: 'stepped',
+    path: '/craft/wren/air',
+    main: true,
+    prepare: async (page) => {
+      await page.getByLabel('Radio system').selectOption('Stepped packets');
+      await page.getByLabel('Mode').waitFor();
+      await page.getByRole('tab', { name: 'Channels' }).click();
+      await page.getByText('6 steps').first().waitFor();
+    },
+  },
+  {
+    name: 'bind',
+    path: '/craft/sandpiper/air?part=bind',
+    main: true,
+    prepare: (page) => page.getByRole('radiogroup', { name: 'Step 1' }).getByText('done', { exact: true }).click(),
+  },
+  {
     name: 'ports',
     path: '/craft/wren/wire',
     main: true,

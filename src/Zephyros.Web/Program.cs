@@ -5,6 +5,7 @@ using Zephyros.Storage;
 using Zephyros.Web.Bench;
 using Zephyros.Web.Captures;
 using Zephyros.Web.Guards;
+using Zephyros.Web.Links;
 using Zephyros.Web.Problems;
 using Zephyros.Web.Proofs;
 using Zephyros.Web.Setups;
@@ -24,14 +25,14 @@ builder.WebHost.ConfigureKestrel(kestrel =>
 });
 builder.Logging.SetMinimumLevel(LogLevel.Warning);
 builder.Services.AddSingleton(TimeProvider.System);
-builder.Services.AddSingleton(services =>
+builder.Services.AddSingleton(_ =>
 {
     Directory.CreateDirectory(dataFolder);
-    return new SetupStore(
-        Database.Open(Path.Combine(dataFolder, "zephyros.db")),
-        services.GetRequiredService<TimeProvider>()
-    );
+    return Database.Open(Path.Combine(dataFolder, "zephyros.db"));
 });
+builder.Services.AddSingleton<SetupStore>();
+builder.Services.AddSingleton<EvidenceStore>();
+builder.Services.AddSingleton<LinkProfileStore>();
 builder.Services.AddSingleton<BenchRooms>();
 builder.Services.AddSingleton<Saving>();
 builder.Services.AddSingleton<KnownFindings>();
@@ -70,6 +71,7 @@ BenchEndpoints.Map(setups);
 PlanningEndpoints.Map(setups);
 ProofEndpoints.Map(setups);
 CaptureEndpoints.Map(app, setups);
+LinkEndpoints.Map(app, setups);
 app.MapGet("/api/transmitters", (SetupStore store) => TransmitterShapes.Of(store)).WithName("ListTransmitters");
 app.MapGet("/api/schema", () => SetupSchema.Create()).WithName("GetSchema");
 app.MapHub<BenchHub>("/hub/bench");

@@ -23,6 +23,7 @@ public sealed partial class DependencyRuleTests
         "Bench",
         "Proof",
         "Judgement",
+        "Procedure",
     ];
 
     [Fact]

@@ -26,7 +26,7 @@ test('another format is chosen, and a recording takes the setup back to what the
 }) => {
   const recording = await request.get(`${app.address}/api/setups/wren/recording?format=csv`);
   const page = await craft('wren', 'wire');
-  await page.getByLabel('The receiver speaks').selectOption('Duplex packets · 16 channels');
+  await page.getByLabel('The board is told').selectOption('Duplex packets · 16 channels');
   await expect(page.getByRole('heading', { level: 1 })).toHaveText('Wire: Duplex packets from receiver to board');
   await expect(page.getByRole('link', { name: /^Wire .*Duplex packets/ })).toBeVisible();
   await page
@@ -61,8 +61,55 @@ test('the link budget follows power and rate, and planned channels that do not a
   await page.getByLabel('Power').fill('25');
   await page.getByLabel('Power').press('Enter');
   await expect(reach.locator('figcaption')).not.toHaveText(before ?? '');
-  await page.getByLabel('Channels', { exact: true }).fill('8');
-  await page.getByLabel('Channels', { exact: true }).press('Enter');
+  await page.getByRole('spinbutton', { name: 'Channels' }).fill('8');
+  await page.getByRole('spinbutton', { name: 'Channels' }).press('Enter');
+  await page.getByRole('tab', { name: 'Channels' }).click();
   await expect(page.getByRole('heading', { name: /planned, 8 get to the board/ })).toBeVisible();
   await expect(page.getByText('does not arrive').first()).toBeVisible();
+});
+
+test('a system with few steps is chosen, and what survives it is seen', async ({ craft }) => {
+  const page = await craft('wren', 'air');
+  await page.getByLabel('Radio system').selectOption('Stepped packets');
+  await expect(page.getByLabel('Mode')).toHaveValue('0');
+  await page.getByRole('tab', { name: 'Channels' }).click();
+  await expect(page.getByRole('listitem').filter({ hasText: 'Flight mode' })).toContainText('6 steps');
+  await page.getByRole('tab', { name: 'Link' }).click();
+  await page.getByLabel('Mode').selectOption('150 packets a second, 64 steps');
+  await page.getByRole('tab', { name: 'Channels' }).click();
+  await expect(page.getByRole('listitem').filter({ hasText: 'Flight mode' })).toContainText('64 steps');
+  await page.getByRole('button', { name: 'By the receiver' }).click();
+  await page.getByRole('menuitem', { name: /Channel 9/ }).click();
+  await expect(
+    page.getByRole('heading', { name: 'The receiver puts the signal quality on channel 9, AUX 5' }),
+  ).toBeVisible();
+});
+
+test('the craft is taken away until packets are lost, and back', async ({ craft }) => {
+  const page = await craft('sandpiper', 'air');
+  await page.getByLabel('Distance of the craft').fill('100');
+  await expect(page.getByRole('heading', { name: /^The craft is \d+ km away/ })).toBeVisible();
+  await expect(page.getByTestId('board-title')).toHaveText('No signal');
+  await page.getByRole('button', { name: 'Back to the bench' }).click();
+  await expect(page.getByRole('heading', { name: 'The craft is on the bench' })).toBeVisible();
+  await expect(page.getByTestId('board-title')).not.toHaveText('No signal');
+});
+
+test('a receiver is bound by the guide, and the record goes stale with the receiver', async ({ craft }) => {
+  const page = await craft('sandpiper', 'air?part=bind');
+  const steps = page.getByRole('radiogroup');
+  await expect(page.getByRole('button', { name: 'Record this bind' })).toBeDisabled();
+  for (let i = 0; i < (await steps.count()); i++) await steps.nth(i).getByRole('radio').first().check();
+  await steps.nth(3).getByRole('radio').nth(1).check();
+  await expect(page.getByText('hold the button before the power comes')).toBeVisible();
+  await page.getByLabel('Firmware of the module').fill('3.1');
+  await page.getByRole('button', { name: 'Record this bind' }).click();
+  await expect(page.getByText('not all as it should be')).toBeVisible();
+  await page.getByRole('tab', { name: 'Link' }).click();
+  await page
+    .getByRole('group', { name: 'Receiver' })
+    .getByLabel('Receiver number')
+    .selectOption('00, shared by several craft');
+  await page.getByRole('tab', { name: 'Bind' }).click();
+  await expect(page.getByText('stale: changed since are the receiver')).toBeVisible();
 });

@@ -20,24 +20,9 @@ public sealed class LinkStepsTooFew : IFindingRule
             if (steps == LinkSteps.Full || number.Value > SignalPlan.CarriedChannels(plan.Setup))
                 continue;
             foreach (var (id, control) in plan.Model.Controls.Where(c => channel.DependsOn(c.Key)))
-                if (Merged(plan, id, control, number) is { Length: > 0 } merged)
+                if (ChannelBudget.Merged(plan, id, number) is { Count: > 0 } merged)
                     yield return Lost(plan, channel, id, control, steps, merged);
         }
-    }
-
-    // The positions that arrive like the one before them, in words.
-    private static string[] Merged(SignalPlan plan, string id, Control control, ChannelNumber number)
-    {
-        var cells = control
-            .NamedPositions.Select(p => (p.Name, Values: plan.With(id, p.Setting)))
-            .Select(c => (c.Name, Sent: c.Values.Sent[number.Value - 1], Got: c.Values.Received[number.Value - 1]))
-            .ToArray();
-        return
-        [
-            .. from pair in cells.Zip(cells.Skip(1))
-            where pair.First.Sent != pair.Second.Sent && pair.First.Got == pair.Second.Got
-            select $"{pair.First.Name} and {pair.Second.Name} both as {pair.First.Got}",
-        ];
     }
 
     private static Finding Lost(
@@ -46,7 +31,7 @@ public sealed class LinkStepsTooFew : IFindingRule
         string id,
         Control control,
         int steps,
-        string[] merged
+        IReadOnlyList<string> merged
     )
     {
         var number = channel.Channel.Number;

@@ -60,6 +60,14 @@ internal sealed class BenchHub(BenchRooms rooms) : Hub
         Act(setup, run => run.Surround(new Core.Board.Surroundings(new(tilt), connected, unlocked, fix)));
     }
 
+    /// <summary>Takes the craft to a distance in kilometres at which packets are lost, or back to the bench.</summary>
+    public void SetDistance(string setup, double? kilometres)
+    {
+        if (kilometres is not (null or (> 0 and <= 10_000)))
+            throw new HubException($"A craft can be up to 10 000 km away, not {kilometres}.");
+        Act(setup, run => run.SetDistance(kilometres is { } far ? new Core.Units.Kilometres(far) : null));
+    }
+
     private void Act(string setup, Action<Core.Bench.BenchRun> action) =>
         Room(setup)
             .Do(run =>

@@ -25,6 +25,8 @@ namespace Zephyros.Web.Contracts;
 /// <param name="Latency">How long a movement takes from the stick to the board, part by part.</param>
 /// <param name="Link">How far the radio link should reach.</param>
 /// <param name="Ports">The ports of the board as places for the receiver, the best first.</param>
+/// <param name="Budget">What is planned on each channel, and what of it survives the link.</param>
+/// <param name="Quality">Where the signal quality could travel.</param>
 public sealed record SetupView(
     IReadOnlyList<ControlView> Controls,
     StickOrder? SentOrder,
@@ -42,7 +44,9 @@ public sealed record SetupView(
     WireDescriptor Wire,
     IReadOnlyList<LatencyPart> Latency,
     LinkBudget Link,
-    IReadOnlyList<PortChoice> Ports
+    IReadOnlyList<PortChoice> Ports,
+    IReadOnlyList<BudgetRow> Budget,
+    QualityView Quality
 )
 {
     // More than anybody reads; a list of all would be larger than the rest of the view.
@@ -71,7 +75,9 @@ public sealed record SetupView(
             plan.Wire,
             LatencyBudget.Of(setup),
             LinkBudget.Of(setup.Air),
-            PortChoices.Of(setup.Board, plan.Wire)
+            PortChoices.Of(setup.Board, plan.Wire),
+            ChannelBudget.Of(plan),
+            QualityView.Of(setup)
         );
     }
 }

@@ -36,7 +36,7 @@ internal static class ProofFaults
             ),
             ["the signal quality on the arm channel"] = (
                 Clean.WithAir(a => a with { Receiver = a.Receiver with { QualityOn = 5 } }),
-                "one-control-arms"
+                "finding quality-overwrites"
             ),
             ["another switch arms"] = (
                 Clean.WithChannel("arm", c => c with { Take = Hand("left-front-outer") }),

@@ -56,3 +56,14 @@ export const frameQuery = (capture: string, frame: number) =>
     queryFn: () => answer(api.GET('/api/captures/{capture}/frames/{frame}', { params: { path: { capture, frame } } })),
     retry: false,
   });
+
+export const linkProfilesQuery = queryOptions({
+  queryKey: ['link-profiles'],
+  queryFn: () => answer(api.GET('/api/link-profiles')),
+});
+
+export const bindsQuery = (id: string) =>
+  queryOptions({
+    queryKey: ['setup', id, 'binds'],
+    queryFn: () => answer(api.GET('/api/setups/{id}/binds', at(id))),
+  });

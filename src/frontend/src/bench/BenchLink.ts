@@ -95,6 +95,11 @@ export class BenchLink {
       for (const [name, value] of Object.entries(change)) this.askedAround.put(name, value);
   }
 
+  /** Takes the craft to a distance in kilometres at which packets are lost; null is the bench. */
+  setDistance(kilometres: number | null): void {
+    this.tell('SetDistance', kilometres);
+  }
+
   subscribe = (listener: () => void): (() => void) => {
     this.listeners.add(listener);
     return () => this.listeners.delete(listener);

@@ -22,6 +22,10 @@ export interface Changes {
   build: (chain: string, wanted: Record<string, string>) => Promise<boolean>;
   /** Fills the chains from a table flight state x channel. */
   putStateTable: (table: Record<string, Record<string, number>>) => Promise<unknown>;
+  /** Sets the link up from a mode of a radio system. */
+  useProfile: (profile: string, mode: number) => Promise<unknown>;
+  /** Puts the signal quality onto a channel. */
+  putQuality: (way: 'receiver' | 'transmitter', channel: number, sensor?: string) => Promise<unknown>;
   undo: () => Promise<unknown>;
   redo: () => Promise<unknown>;
 }
@@ -99,6 +103,10 @@ export function useChanges(id: string): Changes {
       ),
     putStateTable: (table) =>
       run((current) => answer(api.PUT('/api/setups/{id}/state-table', { ...at(current), body: { table } }))),
+    useProfile: (profile, mode) =>
+      run((current) => answer(api.PUT('/api/setups/{id}/link-profile', { ...at(current), body: { profile, mode } }))),
+    putQuality: (way, channel, sensor) =>
+      run((current) => answer(api.PUT('/api/setups/{id}/quality', { ...at(current), body: { way, channel, sensor } }))),
     // Whether there is anything to take back is known only when the changes before it are through.
     undo: () =>
       run(async (current) =>

@@ -3,15 +3,19 @@ import clsx from 'clsx';
 interface Props {
   enabled: boolean;
   onChange: (enabled: boolean) => void;
+  /** What it says when ticked, and when not. */
+  words?: readonly [string, string];
+  /** True when a missing tick is nothing to warn of. */
+  neutral?: boolean;
 }
 
 /** The tick without which something that is defined does nothing. */
-export function EnabledBox({ enabled, onChange }: Props) {
+export function EnabledBox({ enabled, onChange, words = ['enabled', 'not enabled'], neutral = false }: Props) {
   return (
     <label
       className={clsx(
         'flex h-8 items-center gap-2 rounded-sm px-2 text-sm font-semibold',
-        !enabled && 'bg-rust-wash text-rust',
+        !enabled && !neutral && 'bg-rust-wash text-rust',
       )}
     >
       <input
@@ -20,7 +24,7 @@ export function EnabledBox({ enabled, onChange }: Props) {
         checked={enabled}
         onChange={(event) => onChange(event.target.checked)}
       />
-      {enabled ? 'enabled' : 'not enabled'}
+      {words[enabled ? 0 : 1]}
     </label>
   );
 }

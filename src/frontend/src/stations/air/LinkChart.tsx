@@ -1,4 +1,6 @@
 import type { SetupView } from '../../api/types';
+import { useBenchState } from '../../bench/BenchProvider';
+import { distance, figure } from './figures';
 
 type Link = SetupView['link'];
 
@@ -8,6 +10,7 @@ const [WIDTH, HEIGHT, LEFT, ABOVE, BELOW] = [720, 210, 46, 10, 24];
 /** How much the signal is stronger than needed, against distance: where the warnings belong and where it ends. */
 export function LinkChart({ link }: { link: Link }) {
   const { course, warning, urgent } = link;
+  const craft = useBenchState((s) => s.message?.snapshot.air ?? null);
   const nearest = course[0]!.distance;
   const farthest = course[course.length - 1]!.distance;
   const top = Math.ceil(course[0]!.margin / 10) * 10;
@@ -78,10 +81,19 @@ export function LinkChart({ link }: { link: Link }) {
           className="stroke-rust"
           strokeWidth="2"
         />
+        {craft && craft.distance <= farthest && (
+          <circle cx={x(Math.max(craft.distance, nearest))} cy={y(craft.margin)} r="6" className="fill-ink" />
+        )}
       </svg>
       <ul className="flex flex-wrap gap-x-6 text-sm">
         <Mark colour="bg-ochre" name="Warning" point={warning} />
         <Mark colour="bg-rust" name="Urgent" point={urgent} />
+        {craft && (
+          <li className="flex items-center gap-1.5">
+            <span aria-hidden className="size-3 rounded-full bg-ink" />
+            the craft
+          </li>
+        )}
       </ul>
     </figure>
   );
@@ -95,12 +107,4 @@ function Mark({ colour, name, point }: { colour: string; name: string; point: Li
       dBm, {figure(point.margin, 1)} dB left
     </li>
   );
-}
-
-function distance(km: number): string {
-  return km < 1 ? `${Math.round(km * 1000)} m` : `${figure(km, km < 10 ? 1 : 0)} km`;
-}
-
-function figure(value: number, digits: number): string {
-  return value.toLocaleString('en-GB', { maximumFractionDigits: digits, useGrouping: false }).replace('-', '−');
 }

@@ -17,6 +17,7 @@ const FITS = { fits: 'fits', 'with-care': 'fits, with care', impossible: 'does n
 /** The board's ports as places for the receiver, the best first, with what to solder and to set. */
 export function PortTable({ setup, view, changes }: Props) {
   const { ports, receiverPort } = setup.board;
+  const inBoard = setup.air.receiver?.inBoard === true;
   const put = (title: string, id: string, member: string, value: unknown) =>
     void changes.edit(makeEdit(title, setup, [{ path: ['board', 'ports', id, member], value }]));
   const move = (id: string) =>
@@ -32,11 +33,16 @@ export function PortTable({ setup, view, changes }: Props) {
         Say of each port what the board&apos;s documentation says; the number is not always printed beside the pad.
         Propellers off before the board gets power.
       </p>
+      {inBoard && (
+        <p className="my-1 max-w-[70ch] rounded-sm bg-sea-wash px-2 py-1">
+          The receiver is part of the board: it takes no port, and no port may be set as the receiver&apos;s.
+        </p>
+      )}
       <ul>
         {view.ports.map((choice) => {
           const port = ports[choice.port];
           if (!port) return null;
-          const here = choice.port === receiverPort;
+          const here = choice.port === receiverPort && !inBoard;
           const rename = `${port.label}: `;
           return (
             <li key={choice.port} aria-label={port.label} className="border-b border-hair py-2">
@@ -76,6 +82,29 @@ export function PortTable({ setup, view, changes }: Props) {
                     { value: 'no', label: 'no, battery only' },
                   ]}
                   onChange={(v) => put(`${rename}5 V from USB: ${v}`, choice.port, 'usbPower', v === 'yes')}
+                />
+                <SelectField
+                  label="Set as the receiver's"
+                  value={
+                    port.receiverSet === undefined || port.receiverSet === null
+                      ? 'unknown'
+                      : port.receiverSet
+                        ? 'yes'
+                        : 'no'
+                  }
+                  options={[
+                    { value: 'unknown', label: 'not read back' },
+                    { value: 'yes', label: 'yes, read back' },
+                    { value: 'no', label: 'no, read back' },
+                  ]}
+                  onChange={(v) =>
+                    put(
+                      `${rename}set as the receiver's: ${v}`,
+                      choice.port,
+                      'receiverSet',
+                      v === 'unknown' ? undefined : v === 'yes',
+                    )
+                  }
                 />
                 {here ? (
                   <span className="flex h-8 items-center rounded-sm bg-sea-wash px-2 text-sm font-bold">

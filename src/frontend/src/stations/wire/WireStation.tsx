@@ -44,10 +44,23 @@ export default function WireStation({ id, setup, view, changes }: Props) {
       </StationHead>
       <div className="mb-4 flex flex-wrap items-end gap-x-5 gap-y-3">
         <SelectField
-          label="The receiver speaks"
+          label="The board is told"
           value={wire.format}
           options={formats.map((f) => ({ value: f.format, label: `${f.wire.name} · ${f.wire.channels} channels` }))}
           onChange={choose}
+        />
+        <SelectField
+          label="On the receiver itself is set"
+          value={wire.receiverSpeaks ?? ''}
+          options={[
+            { value: '', label: 'not known' },
+            ...formats.map((f) => ({ value: f.format, label: f.wire.name })),
+          ]}
+          onChange={(v) =>
+            put('Format set on the receiver', {
+              receiverSpeaks: v === '' ? undefined : (v as WireSettings['receiverSpeaks']),
+            })
+          }
         />
         <TextField
           label="Your hardware calls it"

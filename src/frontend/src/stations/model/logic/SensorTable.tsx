@@ -6,6 +6,7 @@ import { useBench, useBenchState } from '../../../bench/BenchProvider';
 import type { Changes } from '../../../setup/useChanges';
 import { Button } from '../../../ui/Button';
 import { NumberField } from '../../../ui/NumberField';
+import { SelectField } from '../../../ui/SelectField';
 import { TextField } from '../../../ui/TextField';
 
 interface Props {
@@ -68,6 +69,16 @@ export function SensorTable({ setup, view, changes }: Props) {
                 max={1e6}
                 step={0.1}
                 onCommit={(v) => put(`${sensor.label} up to ${v}`, id, 'highest', v)}
+              />
+              <SelectField
+                label="measures"
+                value={sensor.measures ?? 'other'}
+                options={[
+                  { value: 'other', label: 'what you set here' },
+                  { value: 'link-quality', label: 'the link quality' },
+                  { value: 'strength', label: 'the strength' },
+                ]}
+                onChange={(v) => put(`${sensor.label} measures ${v}`, id, 'measures', v)}
               />
               <label className="flex flex-col gap-0.5 text-sm text-soft">
                 on the bench now

@@ -1,0 +1,9 @@
+/** A distance in kilometres, in the unit that people say it in. */
+export function distance(km: number): string {
+  return km < 1 ? `${Math.round(km * 1000)} m` : `${figure(km, km < 10 ? 1 : 0)} km`;
+}
+
+/** A figure with at most so many digits after the point, and a real minus sign. */
+export function figure(value: number, digits: number): string {
+  return value.toLocaleString('en-GB', { maximumFractionDigits: digits, useGrouping: false }).replace('-', '−');
+}

@@ -1,0 +1,40 @@
+using Microsoft.Data.Sqlite;
+using Zephyros.Core.Procedure;
+using Zephyros.Core.Units;
+
+namespace Zephyros.Storage.Tests;
+
+public sealed class EvidenceStoreTests : IDisposable
+{
+    private readonly TemporaryStore temporary = new();
+
+    public void Dispose() => temporary.Dispose();
+
+    [Fact]
+    public void A_bind_stays_as_it_was_recorded_and_knows_what_it_depends_on()
+    {
+        var setup = TemporaryStore.Demo("sandpiper");
+        var id = temporary.Store.Create(setup, "new").Id;
+        var evidence = new EvidenceStore(Database.Open(temporary.File), TimeProvider.System);
+        evidence.AddBind(id, new BindRecord { Note = "first" }, EvidenceBasis.OfBind(setup));
+        evidence.AddBind(
+            id,
+            new BindRecord { Note = "second", Steps = [new() { Do = "Wait.", AsExpected = false }] },
+            EvidenceBasis.OfBind(setup)
+        );
+        var binds = evidence.Binds(id);
+        Assert.Equal(["second", "first"], binds.Select(b => b.Record.Note));
+        Assert.Equal([false, true], binds.Select(b => b.Record.WentAsExpected));
+        Assert.Empty(EvidenceBasis.Changed(setup, binds[0].Basis));
+        // The order of members and what a bind does not depend on make no difference; the band does.
+        var elsewhere = setup with
+        {
+            Air = setup.Air with { Power = new Milliwatts(25), WarnBelow = new Percent(80) },
+        };
+        Assert.Empty(EvidenceBasis.Changed(elsewhere, binds[0].Basis));
+        var moved = setup with { Air = setup.Air with { Frequency = new Megahertz(868) } };
+        Assert.Equal(["the band"], EvidenceBasis.Changed(moved, binds[0].Basis).Select(p => p.Name));
+        Assert.Throws<SqliteException>(() => temporary.Execute("DELETE FROM evidence"));
+        Assert.Throws<SqliteException>(() => temporary.Execute("UPDATE evidence SET record = '{}'"));
+    }
+}
