@@ -10,7 +10,7 @@ CONFIGURATION := Release
 export DOTNET_CLI_TELEMETRY_OPTOUT := 1
 export DOTNET_NOLOGO := 1
 
-.PHONY: help demo app test test-deep bench shots schema restore format clean
+.PHONY: help demo app test test-deep bench shots captures schema restore format clean
 
 help:
 	@echo "make demo       build, and start on http://127.0.0.1:$(PORT) with demo data (PORT=, DATA=)"
@@ -18,6 +18,7 @@ help:
 	@echo "make test-deep  the same tests with far larger counts, and the kill loop"
 	@echo "make bench      speed, in figures"
 	@echo "make shots      the pictures in docs/screenshots"
+	@echo "make captures   a recording of each demo craft's signal wire in artifacts/captures, one with a planted fault"
 	@echo "make schema     docs/setup.schema.json, from the types"
 	@echo "make format     put code into the checked format"
 
@@ -50,6 +51,9 @@ bench: app
 shots: app
 	node tools/ensure-chromium.mjs
 	node tools/shots.mjs
+
+captures: app
+	node tools/captures.mjs
 
 schema: app
 	node tools/schema.mjs

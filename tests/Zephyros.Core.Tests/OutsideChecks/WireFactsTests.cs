@@ -1,4 +1,5 @@
 using System.Text;
+using Zephyros.Core.Tests.Reference;
 using Zephyros.Core.Wire;
 using Zephyros.Core.Wire.Burst7;
 using Zephyros.Core.Wire.Duplex;
@@ -12,6 +13,30 @@ public sealed class WireFactsTests
     [Fact]
     public void The_checksum_has_the_published_check_value() =>
         Assert.Equal(0xBC, Crc8.Of(Encoding.ASCII.GetBytes("123456789")));
+
+    // A library from the npm registry (crc 4.3.2, crc8dvbs2) says the same of random data of every length that a packet may have.
+    [Fact]
+    public void Another_library_makes_the_same_checksum_of_random_data()
+    {
+        var random = new Random(19);
+        var packets = Enumerable.Range(0, 2000).Select(_ => new byte[random.Next(1, 63)]).ToArray();
+        foreach (var packet in packets)
+            random.NextBytes(packet);
+        var file = System.IO.Path.GetTempFileName();
+        try
+        {
+            File.WriteAllLines(file, packets.Select(Convert.ToHexString));
+            var said = OutsideProgram.Run(Root(), "node", "tests/reference/crc8.mjs", file).Split('\n');
+            Assert.Equal(said, packets.Select(p => $"{Crc8.Of(p):x}"));
+        }
+        finally
+        {
+            File.Delete(file);
+        }
+    }
+
+    private static string Root([System.Runtime.CompilerServices.CallerFilePath] string path = "") =>
+        System.IO.Path.GetFullPath(System.IO.Path.Combine(System.IO.Path.GetDirectoryName(path)!, "../../.."));
 
     // Arithmetic of figures.md, "Wire formats": bytes x bits per byte / baud.
     [Theory]
