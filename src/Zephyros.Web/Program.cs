@@ -24,6 +24,7 @@ builder.WebHost.ConfigureKestrel(kestrel =>
     kestrel.AddServerHeader = false;
 });
 builder.Logging.SetMinimumLevel(LogLevel.Warning);
+
 // A page that is open holds a stream; ending the program must not wait for it long.
 builder.Services.Configure<HostOptions>(host => host.ShutdownTimeout = TimeSpan.FromSeconds(2));
 builder.Services.AddSingleton(TimeProvider.System);
