@@ -19,6 +19,7 @@ public sealed partial class DependencyRuleTests
         "Setups",
         "ReadyMade",
         "Path",
+        "Measure",
         "Findings",
         "Bench",
         "Proof",

@@ -16,13 +16,14 @@ public sealed class EvidenceStoreTests : IDisposable
         var setup = TemporaryStore.Demo("sandpiper");
         var id = temporary.Store.Create(setup, "new").Id;
         var evidence = new EvidenceStore(Database.Open(temporary.File), TimeProvider.System);
-        evidence.AddBind(id, new BindRecord { Note = "first" }, EvidenceBasis.OfBind(setup));
-        evidence.AddBind(
+        evidence.Add(id, EvidenceKind.Bind, new BindRecord { Note = "first" }, EvidenceBasis.OfBind(setup));
+        evidence.Add(
             id,
+            EvidenceKind.Bind,
             new BindRecord { Note = "second", Steps = [new() { Do = "Wait.", AsExpected = false }] },
             EvidenceBasis.OfBind(setup)
         );
-        var binds = evidence.Binds(id);
+        var binds = evidence.List<BindRecord>(id, EvidenceKind.Bind);
         Assert.Equal(["second", "first"], binds.Select(b => b.Record.Note));
         Assert.Equal([false, true], binds.Select(b => b.Record.WentAsExpected));
         Assert.Empty(EvidenceBasis.Changed(setup, binds[0].Basis));

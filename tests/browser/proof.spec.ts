@@ -13,6 +13,7 @@ test('a promise is broken, read, played on the bench, fixed with a proven fix, a
 
   // The receiver is set to hold: the board never learns of a loss.
   await page.getByRole('link', { name: /^Air/ }).click();
+  await page.getByRole('tab', { name: 'Channels' }).click();
   await page.getByLabel('The receiver').selectOption('holds the last values');
   await expect(page.getByTestId('verdict')).toContainText('5 of the promises not kept');
   await page.getByRole('link', { name: /^Proof/ }).click();

@@ -19,6 +19,7 @@ public sealed class BenchRun
     private double[] settings;
     private Microseconds[] seen;
     private readonly BenchReceiver receiver;
+    private readonly BarWatch watch = new();
     private readonly BoardClock clock = new();
     private BoardState board;
     private BoardReading reading;
@@ -204,6 +205,13 @@ public sealed class BenchRun
         Sequence++;
     }
 
+    /// <summary>Begins anew to look how far the bars of the board go.</summary>
+    public void WatchBars()
+    {
+        watch.Restart();
+        Sequence++;
+    }
+
     /// <summary>Takes the craft to a distance at which packets are lost, or back to the bench.</summary>
     /// <param name="distance">The distance, more than 0; null for the bench, where none are lost.</param>
     public void SetDistance(Kilometres? distance)
@@ -273,6 +281,7 @@ public sealed class BenchRun
                 .ToDictionary(s => s.Key, s => s.Item2, StringComparer.Ordinal),
             Sent = [.. values.Sent],
             Received = [.. seen],
+            Bars = watch.Bars,
             Link = Link,
             Air = receiver.Way.At is { } at
                 ? new BenchAir(
@@ -389,6 +398,7 @@ public sealed class BenchRun
             seen[i] = pulse;
         }
 
+        watch.See(plan.Setup.Board, seen);
         clock.Restart(BoardTimer.FramesMissing, now);
         var before = reading;
         reading = BoardReading.Of(plan.Board, seen, surroundings, board.Calibrating);

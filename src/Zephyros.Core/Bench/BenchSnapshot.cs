@@ -34,6 +34,9 @@ public sealed record BenchSnapshot
     /// <summary>What the board received last, channel 1 first.</summary>
     public required IReadOnlyList<Microseconds> Received { get; init; }
 
+    /// <summary>The bars of the board's axes, after it has scaled them, by axis; none before the first frame.</summary>
+    public required IReadOnlyDictionary<string, BarTravel> Bars { get; init; }
+
     /// <summary>True while the radio link is up.</summary>
     public required bool Link { get; init; }
 

@@ -114,7 +114,7 @@ public sealed class BoardPlan
     private IEnumerable<BoardAtom> Comparisons()
     {
         var throttle = Board.Map.ChannelOf(StickAxis.Throttle).Value - 1;
-        var low = Board.ThrottleLow.Value;
+        var low = Board.OnWire(StickAxis.Throttle, Board.ThrottleLow).Value;
         yield return BoardAtom.Below(BoardView.LowBit, throttle, low);
         yield return Board.ActivationLimit is { } limit
             ? BoardAtom.Above(BoardView.ThrustBit, throttle, limit.Value)
@@ -124,9 +124,9 @@ public sealed class BoardPlan
         foreach (var axis in new[] { StickAxis.Roll, StickAxis.Pitch, StickAxis.Yaw })
         {
             var channel = Board.Map.ChannelOf(axis).Value - 1;
-            var (neutral, far) = (Microseconds.Neutral.Value, Board.Deflected.Value);
-            yield return BoardAtom.Below(BoardView.DeflectedBit, channel, neutral - far);
-            yield return BoardAtom.Above(BoardView.DeflectedBit, channel, neutral + far);
+            double Away(double far) => Board.OnWire(axis, new Microseconds(Board.Centre.Value + far)).Value;
+            yield return BoardAtom.Below(BoardView.DeflectedBit, channel, Away(-Board.Deflected.Value));
+            yield return BoardAtom.Above(BoardView.DeflectedBit, channel, Away(Board.Deflected.Value));
         }
 
         for (var i = 0; i < Functions.Count; i++)

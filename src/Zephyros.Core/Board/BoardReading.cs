@@ -24,7 +24,7 @@ public readonly record struct BoardReading(Microseconds Throttle, BoardView View
     {
         var view = plan.View(received);
         return new BoardReading(
-            received[plan.Board.Map.ChannelOf(StickAxis.Throttle).Value - 1],
+            plan.Board.Scaled(StickAxis.Throttle, received[plan.Board.Map.ChannelOf(StickAxis.Throttle).Value - 1]),
             view,
             BoardGuards.FirstUnsatisfied(plan, view, surroundings, calibrating),
             surroundings.Fix

@@ -2,6 +2,7 @@ using System.Collections.Immutable;
 using System.ComponentModel;
 using System.ComponentModel.DataAnnotations;
 using System.Text.Json.Serialization;
+using Zephyros.Core.Hands;
 using Zephyros.Core.Model;
 using Zephyros.Core.Units;
 
@@ -29,7 +30,25 @@ public sealed record FlightBoard
     [RegularExpression("^[AETR]{4}$")]
     public required StickOrder Map { get; init; }
 
-    /// <summary>Below this the board takes the throttle for low. The limit itself is not low.</summary>
+    /// <summary>The measured travel of stick channels by axis, which the board scales to 1000 to 2000 µs; an axis without one is taken as
+    /// it arrives.</summary>
+    [Description(
+        "The measured travel of stick channels by axis (roll, pitch, throttle, yaw), which the board scales to 1000 to 2000."
+    )]
+    public ImmutableDictionary<string, ChannelSpan> Spans { get; init; } =
+        ImmutableDictionary<string, ChannelSpan>.Empty;
+
+    /// <summary>What the board takes for a centred roll, pitch or yaw stick, after scaling.</summary>
+    [Description("What the board takes for a centred stick, in microseconds, after scaling.")]
+    [Range(1400, 1600)]
+    public Microseconds Centre { get; init; } = Microseconds.Neutral;
+
+    /// <summary>So far from its centre a roll, pitch or yaw stick does nothing.</summary>
+    [Description("So far from its centre a stick does nothing, in microseconds.")]
+    [Range(0, 100)]
+    public Microseconds Deadband { get; init; }
+
+    /// <summary>Below this, after scaling, the board takes the throttle for low. The limit itself is not low.</summary>
     [Description("Below this value the board takes the throttle for low, in microseconds.")]
     [Range(880, 1500)]
     public required Microseconds ThrottleLow { get; init; }
@@ -78,4 +97,12 @@ public sealed record FlightBoard
             .Where(f => f.Value.Kind == FunctionKind.Arm)
             .Select(f => (KeyValuePair<string, BoardFunction>?)f)
             .FirstOrDefault();
+
+    /// <summary>What the board makes of a value of a stick channel.</summary>
+    public Microseconds Scaled(StickAxis axis, Microseconds received) =>
+        Spans.TryGetValue(axis.Word(), out var span) ? span.Scale(received) : received;
+
+    /// <summary>The value on the wire of which the board makes a given one.</summary>
+    public Microseconds OnWire(StickAxis axis, Microseconds scaled) =>
+        Spans.TryGetValue(axis.Word(), out var span) ? span.Unscale(scaled) : scaled;
 }

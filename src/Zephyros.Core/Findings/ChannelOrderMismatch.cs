@@ -51,13 +51,17 @@ public sealed class ChannelOrderMismatch : IFindingRule
         if (worst != StickAxis.Throttle)
         {
             var pushed = plan.With(setup.Transmitter.StickOf(worst)!, 100).Received[sent.ChannelOf(worst).Value - 1];
-            return $"With the {worst.Word()} stick fully over, the craft would {CraftResponse.Describe(setup.Board, arrivesAs, pushed)}.";
+            return $"With the {worst.Word()} stick fully over, the craft would {CraftResponse.Describe(setup.Board, arrivesAs, setup.Board.Scaled(arrivesAs, pushed))}.";
         }
 
         var resting = plan.With(setup.Transmitter.StickOf(StickAxis.Throttle)!, -100).Received;
-        var down = CraftResponse.Describe(setup.Board, arrivesAs, resting[sent.ChannelOf(worst).Value - 1]);
+        var down = CraftResponse.Describe(
+            setup.Board,
+            arrivesAs,
+            setup.Board.Scaled(arrivesAs, resting[sent.ChannelOf(worst).Value - 1])
+        );
         var throttleChannel = setup.Board.Map.ChannelOf(StickAxis.Throttle);
-        var reading = resting[throttleChannel.Value - 1];
+        var reading = setup.Board.Scaled(StickAxis.Throttle, resting[throttleChannel.Value - 1]);
         var source = sent.AxisOf(throttleChannel).Word();
         var arming = reading.Value < setup.Board.ThrottleLow.Value ? "and arms on it" : "and will not arm";
         return $"With the throttle down the craft would {down}. The board takes the {source} stick for the throttle: "

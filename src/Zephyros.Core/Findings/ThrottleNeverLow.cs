@@ -20,7 +20,10 @@ public sealed class ThrottleNeverLow : IFindingRule
         // With another order the throttle arrives elsewhere; that is the order's finding.
         if (ChannelOrder.StickOn(setup.Model, setup.Transmitter, number) != StickAxis.Throttle)
             yield break;
-        var lowest = plan.With(setup.Transmitter.StickOf(StickAxis.Throttle)!, -100).Received[number.Value - 1];
+        var lowest = setup.Board.Scaled(
+            StickAxis.Throttle,
+            plan.With(setup.Transmitter.StickOf(StickAxis.Throttle)!, -100).Received[number.Value - 1]
+        );
         if (lowest.Value < setup.Board.ThrottleLow.Value)
             yield break;
         var limit = new Microseconds(Math.Ceiling(lowest.Value + Above));

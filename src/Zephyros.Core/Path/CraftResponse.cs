@@ -11,13 +11,17 @@ public static class CraftResponse
 {
     private const double HalfTravel = 500;
 
-    /// <summary>The rate of turn that a value commands, positive to the right or nose down; held at the board's maximum.</summary>
+    /// <summary>The rate of turn that a value commands after the board has scaled it, positive to the right or nose down; held at the board's maximum.</summary>
     public static DegreesPerSecond Rate(FlightBoard board, Microseconds value) =>
         new(Math.Clamp(UnheldRate(board, value).Value, -board.MaximumRate.Value, board.MaximumRate.Value));
 
     /// <summary>The same rate before it is held at the maximum.</summary>
     public static DegreesPerSecond UnheldRate(FlightBoard board, Microseconds value) =>
-        new((value.Value - Microseconds.Neutral.Value) / HalfTravel * board.MaximumRate.Value);
+        new(Beyond(board, value.Value - board.Centre.Value) / HalfTravel * board.MaximumRate.Value);
+
+    // What is left of an offset outside the deadband.
+    private static double Beyond(FlightBoard board, double offset) =>
+        Math.Sign(offset) * Math.Max(0, Math.Abs(offset) - board.Deadband.Value);
 
     /// <summary>The share of throttle travel that a value commands, 0 to 100 %.</summary>
     public static Percent Throttle(Microseconds value) => new(Math.Clamp((value.Value - 1000) / 10, 0, 100));

@@ -197,7 +197,8 @@ public sealed class PathTracer
     private TraceStop[] AtStickInput(Control control, ChannelNumber number)
     {
         var axis = plan.Setup.Board.Map.AxisOf(number);
-        var value = seen[number.Value - 1];
+        var received = seen[number.Value - 1];
+        var value = plan.Setup.Board.Scaled(axis, received);
         var mark = control is StickControl stick && stick.Axis == axis ? TraceMark.Live : TraceMark.Wrong;
         var map = plan.Setup.Board.Map.Spelled();
         var boardStop = new TraceStop(
@@ -208,7 +209,9 @@ public sealed class PathTracer
             mark,
             [
                 $"The map {map} gives channel {number.Value} the letter {axis.Letter()}: {axis.Word()}.",
-                $"The board takes {Figures.Plain(value.Value, 3)} µs for {axis.Word()}.",
+                value == received
+                    ? $"The board takes {Figures.Plain(value.Value, 3)} µs for {axis.Word()}."
+                    : $"The board scales {Figures.Plain(received.Value, 3)} µs to {Figures.Plain(value.Value, 1)} µs and takes it for {axis.Word()}.",
             ]
         );
         return [boardStop, AtCraft(axis, value, mark)];
@@ -234,10 +237,15 @@ public sealed class PathTracer
             $"{axis.Word()}, {condition}",
             mark,
             [
-                $"({Figures.Plain(value.Value, 1)} − 1500) / 500 × {plan.Setup.Board.MaximumRate} = {Figures.Plain(asked.Value, 1)} °/s{held}",
+                $"({Figures.Plain(value.Value, 1)} − {Figures.Plain(plan.Setup.Board.Centre.Value, 0)}{Deadband()}) / 500 × {plan.Setup.Board.MaximumRate} = {Figures.Plain(asked.Value, 1)} °/s{held}",
             ]
         );
     }
+
+    private string Deadband() =>
+        plan.Setup.Board.Deadband.Value > 0
+            ? $", less {Figures.Plain(plan.Setup.Board.Deadband.Value, 0)} of deadband,"
+            : "";
 
     private TraceStop[] AtAuxInput(string controlId, ChannelNumber number)
     {

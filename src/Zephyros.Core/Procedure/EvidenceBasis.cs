@@ -16,11 +16,34 @@ public static class EvidenceBasis
         ("/air/onLoss", "the receiver's behaviour on a loss"),
     ];
 
+    // What a stick's value goes through on its way to the board's bars, but for its own channel.
+    private static readonly (string Path, string Name)[] MeasurementParts =
+    [
+        ("/transmitter/scale", "the transmitter's scale"),
+        ("/board/map", "the board's map"),
+        ("/board/spans", "the board's spans"),
+        ("/wire/format", "the wire format"),
+    ];
+
     /// <summary>What a bind of this setup depends on.</summary>
-    public static IReadOnlyList<BasisPart> OfBind(Setup setup)
+    public static IReadOnlyList<BasisPart> OfBind(Setup setup) => Of(setup, BindParts);
+
+    /// <summary>What a measurement of the stick channels depends on.</summary>
+    public static IReadOnlyList<BasisPart> OfMeasurement(Setup setup) =>
+        Of(
+            setup,
+            MeasurementParts.Concat(
+                setup
+                    .Model.Channels.Where(c => c.Value.Number.Aux is null)
+                    .OrderBy(c => c.Value.Number.Value)
+                    .Select(c => ($"/model/channels/{c.Key}", $"the channel of {c.Value.Label}"))
+            )
+        );
+
+    private static IReadOnlyList<BasisPart> Of(Setup setup, IEnumerable<(string Path, string Name)> parts)
     {
         var document = SetupJson.ToNode(setup);
-        return [.. BindParts.Select(p => new BasisPart(p.Path, p.Name, HashAt(document, p.Path)))];
+        return [.. parts.Select(p => new BasisPart(p.Path, p.Name, HashAt(document, p.Path)))];
     }
 
     /// <summary>The parts that are another now than when the evidence was taken; none while it stands.</summary>

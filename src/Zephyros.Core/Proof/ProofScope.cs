@@ -152,8 +152,11 @@ internal sealed class ProofScope
     public double StickLowLimit =>
         Math.Max(
             LowestLimit,
-            (Plan.Setup.Board.ThrottleLow.Value + BoardPlan.NoticeableThrust.Value - Microseconds.Neutral.Value)
-                / Plan.Model.MicrosecondsPerPercent
+            (
+                Plan.Setup.Board.OnWire(StickAxis.Throttle, Plan.Setup.Board.ThrottleLow).Value
+                + BoardPlan.NoticeableThrust.Value
+                - Microseconds.Neutral.Value
+            ) / Plan.Model.MicrosecondsPerPercent
         );
 
     private HashSet<ModelNode> Cone()

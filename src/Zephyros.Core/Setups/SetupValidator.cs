@@ -114,6 +114,11 @@ public static class SetupValidator
     {
         if (!setup.Board.Ports.ContainsKey(setup.Board.ReceiverPort))
             problems.Add(new("/board/receiverPort", $"The board has no port \"{setup.Board.ReceiverPort}\"."));
+        foreach (var axis in setup.Board.Spans.Keys)
+            if (StickAxes.All.All(a => a.Word() != axis))
+                problems.Add(
+                    new($"/board/spans/{axis}", $"A span is of roll, pitch, throttle or yaw, not of \"{axis}\".")
+                );
         foreach (var (id, function) in setup.Board.Functions)
         {
             if (function.Low.Value >= function.High.Value)

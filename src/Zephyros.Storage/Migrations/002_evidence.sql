@@ -2,7 +2,7 @@
 CREATE TABLE evidence (
     id       INTEGER PRIMARY KEY,
     setup_id TEXT NOT NULL REFERENCES setups (id),
-    kind     TEXT NOT NULL CHECK (kind IN ('bind')),
+    kind     TEXT NOT NULL CHECK (kind IN ('bind', 'measurement')),
     taken_at TEXT NOT NULL,
     record   TEXT NOT NULL,
     basis    TEXT NOT NULL

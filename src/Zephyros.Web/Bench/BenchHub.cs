@@ -60,6 +60,9 @@ internal sealed class BenchHub(BenchRooms rooms) : Hub
         Act(setup, run => run.Surround(new Core.Board.Surroundings(new(tilt), connected, unlocked, fix)));
     }
 
+    /// <summary>Begins anew to look how far the bars of the board go.</summary>
+    public void WatchBars(string setup) => Act(setup, run => run.WatchBars());
+
     /// <summary>Takes the craft to a distance in kilometres at which packets are lost, or back to the bench.</summary>
     public void SetDistance(string setup, double? kilometres)
     {

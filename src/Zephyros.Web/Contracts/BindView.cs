@@ -19,7 +19,7 @@ public sealed record BindView(
 )
 {
     /// <summary>Compares a record with the setup as it is.</summary>
-    public static BindView Of(StoredBind bind, Setup setup) =>
+    public static BindView Of(StoredEvidence<BindRecord> bind, Setup setup) =>
         new(
             bind.Id,
             bind.TakenAt,

@@ -159,7 +159,9 @@ internal static class LinkEndpoints
 
     private static IResult Binds(string id, SetupStore store, EvidenceStore evidence) =>
         store.Find(id) is { } stored
-            ? TypedResults.Ok(evidence.Binds(id).Select(b => BindView.Of(b, stored.Setup)).ToArray())
+            ? TypedResults.Ok(
+                evidence.List<BindRecord>(id, EvidenceKind.Bind).Select(b => BindView.Of(b, stored.Setup)).ToArray()
+            )
             : Saving.NoSetup(id);
 
     private static async Task<IResult> RecordAsync(
@@ -175,7 +177,7 @@ internal static class LinkEndpoints
             return problem!;
         if (store.Find(id) is not { } stored)
             return Saving.NoSetup(id);
-        var bind = evidence.AddBind(id, record, EvidenceBasis.OfBind(stored.Setup));
+        var bind = evidence.Add(id, EvidenceKind.Bind, record, EvidenceBasis.OfBind(stored.Setup));
         return TypedResults.Ok(BindView.Of(bind, stored.Setup));
     }
 }

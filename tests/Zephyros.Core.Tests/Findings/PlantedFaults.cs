@@ -94,6 +94,11 @@ internal static class PlantedFaults
                 }
             ),
             ["quality-overwrites"] = Demo.Plain.WithAir(a => a with { Receiver = a.Receiver with { QualityOn = 5 } }),
+            ["stick-reversed:roll"] = Demo.Plain.WithChannel(
+                "roll",
+                c => c with { Output = c.Output with { Reverse = true } }
+            ),
+            ["travel-off"] = Demo.Plain.WithEnds("pitch", -80, 80),
             ["stick-not-sent:yaw"] = Demo.Plain.WithChannel("yaw", c => c with { Take = Hand("left-dial") }),
             ["override-not-enabled:throttle-lock"] = Full.InModel(m =>
                 m with
@@ -243,6 +248,14 @@ internal static class PlantedFaults
         {
             ["everything at once"] = Full,
             ["one module on, of the receiver's kind"] = Radio(a => a),
+            ["short ends that the board was told"] = Demo
+                .Plain.WithEnds("pitch", -78, 78)
+                .WithBoard(b =>
+                    b with
+                    {
+                        Spans = b.Spans.Add("pitch", new ChannelSpan { Low = new(1101), High = new(1899) }),
+                    }
+                ),
             ["the receiver's port read back"] = ReceiverSet("port-1"),
             ["a receiver in the board and no port set"] = ReceiverSet()
                 .WithAir(a => a with { Receiver = a.Receiver with { InBoard = true } }),

@@ -67,3 +67,9 @@ export const bindsQuery = (id: string) =>
     queryKey: ['setup', id, 'binds'],
     queryFn: () => answer(api.GET('/api/setups/{id}/binds', at(id))),
   });
+
+export const measurementsQuery = (id: string) =>
+  queryOptions({
+    queryKey: ['setup', id, 'measurements'],
+    queryFn: () => answer(api.GET('/api/setups/{id}/measurements', at(id))),
+  });

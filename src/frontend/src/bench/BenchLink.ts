@@ -100,6 +100,11 @@ export class BenchLink {
     this.tell('SetDistance', kilometres);
   }
 
+  /** Begins anew to look how far the board's bars go. */
+  watchBars(): void {
+    this.tell('WatchBars');
+  }
+
   subscribe = (listener: () => void): (() => void) => {
     this.listeners.add(listener);
     return () => this.listeners.delete(listener);

@@ -147,7 +147,7 @@ function OpenPage({ page, document, view, changes }: Omit<Props, 'findings'> & {
   if (page === 'proof') return <ProofStation id={document.id} setup={document.setup} changes={changes} />;
   if (page === 'hands') return <HandsStation setup={document.setup} view={view} changes={changes} />;
   if (page === 'model') return <ModelStation id={document.id} setup={document.setup} view={view} changes={changes} />;
-  if (page === 'board') return <BoardStation setup={document.setup} view={view} changes={changes} />;
+  if (page === 'board') return <BoardStation id={document.id} setup={document.setup} view={view} changes={changes} />;
   if (page === 'air') return <AirStation id={document.id} setup={document.setup} view={view} changes={changes} />;
   if (page === 'wire') return <WireStation id={document.id} setup={document.setup} view={view} changes={changes} />;
   return <CraftStation />;

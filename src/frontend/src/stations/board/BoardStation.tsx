@@ -7,24 +7,46 @@ import type { Changes } from '../../setup/useChanges';
 import { Button } from '../../ui/Button';
 import { NumberField } from '../../ui/NumberField';
 import { SelectField } from '../../ui/SelectField';
-import { StationHead } from '../StationHead';
+import { StationParts } from '../StationParts';
 import { TravelBar } from '../../ui/TravelBar';
 import { FunctionTable } from './FunctionTable';
 import { GuardFields } from './GuardFields';
 import { LossFields } from './LossFields';
+import { MeasurePart } from './MeasurePart';
 import { PositionTable } from './PositionTable';
 
 interface Props {
+  id: string;
   setup: Setup;
   view: SetupView;
   changes: Changes;
 }
 
 /** What the board makes of the signal: its axes, its functions, and what each position of a switch makes it do. */
-export function BoardStation({ setup, view, changes }: Props) {
+export function BoardStation({ id, setup, view, changes }: Props) {
+  return (
+    <StationParts
+      title={`Board: what it makes of the signal${setup.board.alias ? ` · ${setup.board.alias}` : ''}`}
+      label="Parts of the board"
+      parts={[
+        { part: 'settings', name: 'Settings', content: <SettingsPart setup={setup} view={view} changes={changes} /> },
+        { part: 'measure', name: 'Measure', content: <MeasurePart key={id} id={id} changes={changes} /> },
+      ]}
+    />
+  );
+}
+
+function SettingsPart({ setup, view, changes }: Omit<Props, 'id'>) {
   const { board } = setup;
   const put = (title: string, path: string[], value: unknown) =>
     void changes.edit(makeEdit(title, setup, [{ path: ['board', ...path], value }]));
+  const meanFor = (id: string, control: string) =>
+    void changes.edit(
+      makeEdit(`${board.functions[id]?.label} is meant for another control`, setup, [
+        { path: ['board', 'functions', id, 'control'], value: control },
+        { path: ['board', 'functions', id, 'planned'], value: undefined },
+      ]),
+    );
   // What announces a function goes with it.
   const removeFunction = (id: string) =>
     void changes.edit(
@@ -37,9 +59,9 @@ export function BoardStation({ setup, view, changes }: Props) {
     );
   return (
     <>
-      <StationHead title={`Board: what it makes of the signal${board.alias ? ` · ${board.alias}` : ''}`}>
+      <p className="mb-3 max-w-[75ch] text-soft">
         The bars show the combination of what the transmitter sends and what the map says. Propellers off.
-      </StationHead>
+      </p>
       <div className="mb-4 flex flex-wrap items-end gap-x-5 gap-y-3">
         <SelectField
           label="Map: reads channels 1 to 4 as"
@@ -77,6 +99,22 @@ export function BoardStation({ setup, view, changes }: Props) {
           onCommit={(v) => put(`Signal lost after ${v} ms`, ['signalTimeout'], v)}
         />
         <NumberField
+          label="Centre"
+          unit="µs"
+          value={board.centre ?? 1500}
+          min={1400}
+          max={1600}
+          onCommit={(v) => put(`Centre ${v} µs`, ['centre'], v)}
+        />
+        <NumberField
+          label="Deadband"
+          unit="µs"
+          value={board.deadband ?? 0}
+          min={0}
+          max={100}
+          onCommit={(v) => put(`Deadband ${v} µs`, ['deadband'], v)}
+        />
+        <NumberField
           label="Full stick turns at"
           unit="°/s"
           value={board.maximumRate}
@@ -89,7 +127,8 @@ export function BoardStation({ setup, view, changes }: Props) {
       <GuardFields guards={board.guards ?? {}} put={put} />
       <LossFields loss={board.loss ?? {}} put={put} />
       <AxisBars map={board.map} />
-      <FunctionTable setup={setup} controls={view.controls} put={put} remove={removeFunction} />
+      <Spans spans={board.spans ?? {}} put={put} />
+      <FunctionTable setup={setup} controls={view.controls} put={put} remove={removeFunction} meanFor={meanFor} />
       <PositionTable rows={view.rows} setup={setup} />
     </>
   );
@@ -135,12 +174,12 @@ function ActivationLimit({
 
 /** The board's axes in its own order, each with what it receives now. */
 function AxisBars({ map }: { map: string }) {
-  const received = useBenchState((s) => (s.message?.snapshot.received ?? []).slice(0, 4));
+  const bars = useBenchState((s) => s.message?.snapshot.bars ?? {});
   return (
     <dl className="mb-4 grid max-w-4xl grid-cols-2 gap-x-8 max-sm:grid-cols-1">
       {['A', 'E', 'R', 'T'].map((letter) => {
         const channel = map.indexOf(letter);
-        const us = received[channel] ?? 1500;
+        const us = bars[axisOf(letter)]?.now ?? 1500;
         return (
           <div key={letter} className="grid grid-cols-[8.500rem_1fr_5rem] items-center gap-2">
             <dt>
@@ -159,5 +198,28 @@ function AxisBars({ map }: { map: string }) {
         );
       })}
     </dl>
+  );
+}
+
+/** What the board was told of the measured travel, if it was told anything. */
+function Spans({
+  spans,
+  put,
+}: {
+  spans: NonNullable<Setup['board']['spans']>;
+  put: (title: string, path: string[], value: unknown) => void;
+}) {
+  const told = Object.entries(spans).sort(([a], [b]) => a.localeCompare(b));
+  if (told.length === 0) return null;
+  return (
+    <p className="mb-4 flex flex-wrap items-center gap-x-4 gap-y-1 text-sm">
+      <b>Scaled to 1000 to 2000:</b>
+      {told.map(([axis, span]) => (
+        <span key={axis}>
+          {axis} {span.low} to {span.high} µs
+        </span>
+      ))}
+      <Button onClick={() => put('No spans at the board', ['spans'], {})}>Forget the spans</Button>
+    </p>
   );
 }

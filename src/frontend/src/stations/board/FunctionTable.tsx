@@ -14,6 +14,8 @@ interface Props {
   put: (title: string, path: string[], value: unknown) => void;
   /** Takes a function off the board. */
   remove: (id: string) => void;
+  /** Means a function for another control; positions that were planned for the old one go. */
+  meanFor: (id: string, control: string) => void;
 }
 
 /** The kinds of function in the trade's words, arming first. */
@@ -43,7 +45,7 @@ const KINDS: Record<BoardFunction['kind'], string> = {
 const ORDER = Object.keys(KINDS);
 
 /** What the board does on each AUX channel, one line a function: name, channel, band and the control that is meant to work it. */
-export function FunctionTable({ setup, controls: views, put, remove }: Props) {
+export function FunctionTable({ setup, controls: views, put, remove, meanFor }: Props) {
   const { functions } = setup.board;
   const rows = Object.entries(functions).sort(
     ([, a], [, b]) => ORDER.indexOf(a.kind) - ORDER.indexOf(b.kind) || a.aux - b.aux || a.low - b.low,
@@ -94,6 +96,7 @@ export function FunctionTable({ setup, controls: views, put, remove }: Props) {
                 positions={views.find((c) => c.id === made.control)?.positions ?? []}
                 put={put}
                 remove={remove}
+                meanFor={meanFor}
               />
             ))}
           </tbody>
@@ -117,9 +120,10 @@ interface RowProps {
   positions: ControlView['positions'];
   put: Props['put'];
   remove: Props['remove'];
+  meanFor: Props['meanFor'];
 }
 
-function FunctionRow({ id, made, controls, positions, put, remove }: RowProps) {
+function FunctionRow({ id, made, controls, positions, put, remove, meanFor }: RowProps) {
   const at = (member: string) => ['functions', id, member];
   const band = (member: 'low' | 'high', label: string, words: string) => (
     <NumberField
@@ -168,9 +172,7 @@ function FunctionRow({ id, made, controls, positions, put, remove }: RowProps) {
           label={`${made.label} is meant for`}
           value={made.control}
           options={[...(made.kind === 'arm' ? [] : [{ value: '', label: 'no control' }]), ...controls]}
-          onChange={(control) =>
-            put(`${made.label} is meant for another control`, ['functions', id], { ...made, control, planned: [] })
-          }
+          onChange={(control) => meanFor(id, control)}
         />
       </td>
       <td className="pr-3">

@@ -2,9 +2,9 @@ using Zephyros.Core.Procedure;
 
 namespace Zephyros.Storage;
 
-/// <summary>A bind that was recorded.</summary>
+/// <summary>Something that was done or measured at the bench.</summary>
 /// <param name="Id">Its number in the data file.</param>
 /// <param name="TakenAt">When it was recorded.</param>
 /// <param name="Record">What was done and seen.</param>
 /// <param name="Basis">What it depends on, as it was then.</param>
-public sealed record StoredBind(long Id, DateTimeOffset TakenAt, BindRecord Record, IReadOnlyList<BasisPart> Basis);
+public sealed record StoredEvidence<T>(long Id, DateTimeOffset TakenAt, T Record, IReadOnlyList<BasisPart> Basis);

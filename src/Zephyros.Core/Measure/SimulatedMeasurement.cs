@@ -1,0 +1,56 @@
+using Zephyros.Core.Hands;
+using Zephyros.Core.Path;
+using Zephyros.Core.Units;
+
+namespace Zephyros.Core.Measure;
+
+/// <summary>Measures the simulated transmitter and board as a pilot measures the real ones: one stick at a time, the bars read off.</summary>
+public static class SimulatedMeasurement
+{
+    // Far enough that no deadband or rounding hides it.
+    private const double Wiggle = 40;
+
+    // Less than this is no answer.
+    private const double Still = 2;
+
+    /// <summary>What is seen when one stick is moved up, right or forward; null when no bar, or more than one, answers.</summary>
+    public static WiggleSeen? Wiggled(SignalPlan plan, StickAxis stick)
+    {
+        if (plan.Setup.Transmitter.StickOf(stick) is not { } control)
+            return null;
+        var (rest, moved) = (plan.With(control, -Wiggle), plan.With(control, Wiggle));
+        StickAxis[] bars =
+        [
+            .. StickAxes.All.Where(b => Math.Abs(Bar(plan, moved, b).Value - Bar(plan, rest, b).Value) > Still),
+        ];
+        return bars is [var bar]
+            ? new WiggleSeen
+            {
+                Moved = stick,
+                Bar = bar,
+                Reversed = Bar(plan, moved, bar).Value < Bar(plan, rest, bar).Value,
+            }
+            : null;
+    }
+
+    /// <summary>What the board shows of an axis while the stick that moves it is swept; null when none does.</summary>
+    public static Sweep? Swept(SignalPlan plan, StickAxis axis)
+    {
+        var stick = StickAxes
+            .All.Where(s => Wiggled(plan, s)?.Bar == axis)
+            .Select(plan.Setup.Transmitter.StickOf)
+            .FirstOrDefault();
+        if (stick is null)
+            return null;
+        Microseconds[] ends = [.. new double[] { -100, 100 }.Select(s => Bar(plan, plan.With(stick, s), axis))];
+        return new Sweep
+        {
+            Low = ends.MinBy(e => e.Value),
+            Centre = Bar(plan, plan.With(stick, 0), axis),
+            High = ends.MaxBy(e => e.Value),
+        };
+    }
+
+    private static Microseconds Bar(SignalPlan plan, SignalValues values, StickAxis axis) =>
+        plan.Setup.Board.Scaled(axis, values.Received[plan.Setup.Board.Map.ChannelOf(axis).Value - 1]);
+}

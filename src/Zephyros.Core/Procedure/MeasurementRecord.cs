@@ -1,0 +1,27 @@
+using System.Collections.Immutable;
+using System.ComponentModel;
+using System.ComponentModel.DataAnnotations;
+using Zephyros.Core.Measure;
+
+namespace Zephyros.Core.Procedure;
+
+/// <summary>What was seen when sticks were wiggled and swept.</summary>
+public sealed record MeasurementRecord
+{
+    /// <summary>What each wiggle showed.</summary>
+    [Description("What each wiggle showed.")]
+    public ImmutableArray<WiggleSeen> Wiggles { get; init; } = [];
+
+    /// <summary>What the board showed at the ends and the centre, by axis.</summary>
+    [Description("What the board showed at the ends and the centre, by axis.")]
+    public ImmutableDictionary<string, Sweep> Sweeps { get; init; } = ImmutableDictionary<string, Sweep>.Empty;
+
+    /// <summary>True when it was read off the simulated board, which proves nothing of the real one.</summary>
+    [Description("True when it was read off the simulated board.")]
+    public bool Simulated { get; init; }
+
+    /// <summary>What else there is to say.</summary>
+    [Description("What else there is to say.")]
+    [StringLength(400)]
+    public string Note { get; init; } = "";
+}

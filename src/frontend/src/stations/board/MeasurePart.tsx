@@ -1,0 +1,110 @@
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
+import { answer, api } from '../../api/client';
+import { measurementsQuery } from '../../api/queries';
+import type { StickAxis, Sweep, WiggleSeen } from '../../api/types';
+import type { Changes } from '../../setup/useChanges';
+import { Button } from '../../ui/Button';
+import { SweepTable } from './SweepTable';
+import { ThreeWays } from './ThreeWays';
+import { WiggleTable } from './WiggleTable';
+
+/** The axes in the order in which they are moved. */
+const AXES: readonly StickAxis[] = ['throttle', 'roll', 'pitch', 'yaw'];
+
+/** The sticks against the board's bars: what answers what, how far it goes, and how to put it right in one place. */
+export function MeasurePart({ id, changes }: { id: string; changes: Changes }) {
+  const client = useQueryClient();
+  const [wiggles, setWiggles] = useState<Partial<Record<StickAxis, WiggleSeen>>>({});
+  const [sweeps, setSweeps] = useState<Partial<Record<StickAxis, Sweep>>>({});
+  const [simulated, setSimulated] = useState(false);
+  const { data: kept = [] } = useQuery(measurementsQuery(id));
+  const path = { params: { path: { id } } };
+  const simulate = useMutation({
+    mutationFn: () => answer(api.GET('/api/setups/{id}/simulated-measurement', path)),
+    onSuccess: (view) => {
+      setWiggles(Object.fromEntries(view.wiggles.map((w) => [w.moved, w])));
+      setSweeps(view.sweeps);
+      setSimulated(true);
+    },
+  });
+  const keep = useMutation({
+    mutationFn: () =>
+      answer(
+        api.POST('/api/setups/{id}/measurements', {
+          ...path,
+          body: { wiggles: Object.values(wiggles), sweeps, simulated, note: '' },
+        }),
+      ),
+    onSuccess: () => client.invalidateQueries({ queryKey: measurementsQuery(id).queryKey }),
+  });
+  const some = Object.keys(wiggles).length + Object.keys(sweeps).length > 0;
+  return (
+    <>
+      <p className="mb-3 max-w-[75ch] text-soft">
+        Propellers off. Move one stick at a time, fully, and read what the board shows. Nothing is changed until you
+        apply it; correct in one place only.
+      </p>
+      <div className="mb-4 flex flex-wrap gap-2">
+        <Button onClick={() => simulate.mutate()} disabled={simulate.isPending}>
+          Read all from the simulated board
+        </Button>
+        <Button
+          disabled={!some}
+          onClick={() => {
+            setWiggles({});
+            setSweeps({});
+            setSimulated(false);
+          }}
+        >
+          Clear
+        </Button>
+        <Button look="solid" disabled={!some || keep.isPending} onClick={() => keep.mutate()}>
+          Record this measurement
+        </Button>
+      </div>
+      <WiggleTable
+        id={id}
+        axes={AXES}
+        seen={wiggles}
+        changes={changes}
+        onSee={(axis, seen) => {
+          setWiggles({ ...wiggles, [axis]: seen });
+          setSimulated(false);
+        }}
+      />
+      <SweepTable
+        id={id}
+        axes={AXES}
+        sweeps={sweeps}
+        changes={changes}
+        onSweep={(changed) => {
+          setSweeps({ ...sweeps, ...changed });
+          setSimulated(false);
+        }}
+      />
+      <ThreeWays axes={AXES} />
+      <section aria-labelledby="measured" className="mb-6">
+        <h2 id="measured" className="text-lg font-bold">
+          {kept.length === 0 ? 'No measurement is recorded' : 'Measurements that were recorded'}
+        </h2>
+        <ul>
+          {kept.map((made) => (
+            <li key={made.id} className="flex flex-wrap gap-x-4 border-b border-hair py-1.5">
+              <time className="font-bold" dateTime={made.takenAt}>
+                {new Date(made.takenAt).toLocaleString()}
+              </time>
+              <span>
+                {made.record.wiggles?.length ?? 0} wiggles, {Object.keys(made.record.sweeps ?? {}).length} sweeps
+                {made.record.simulated && ', of the simulated board'}
+              </span>
+              <b className={made.changed.length > 0 ? 'text-rust' : 'text-moss'}>
+                {made.changed.length > 0 ? `stale: changed since is ${made.changed.join(', ')}` : 'stands'}
+              </b>
+            </li>
+          ))}
+        </ul>
+      </section>
+    </>
+  );
+}

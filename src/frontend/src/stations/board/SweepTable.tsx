@@ -1,0 +1,246 @@
+import { useMutation } from '@tanstack/react-query';
+import clsx from 'clsx';
+import { useState } from 'react';
+import { answer, api } from '../../api/client';
+import type { ChannelTravel, EndpointView, StickAxis, Sweep } from '../../api/types';
+import { useBench, useBenchState } from '../../bench/BenchProvider';
+import type { Changes } from '../../setup/useChanges';
+import { Button } from '../../ui/Button';
+import { Notice } from '../../ui/Notice';
+import { NumberField } from '../../ui/NumberField';
+import { figure } from '../air/figures';
+
+interface Props {
+  id: string;
+  axes: readonly StickAxis[];
+  sweeps: Partial<Record<StickAxis, Sweep>>;
+  changes: Changes;
+  onSweep: (changed: Partial<Record<StickAxis, Sweep>>) => void;
+}
+
+/** Lowest, centre and highest of each bar, typed or watched, and the settings that put them at 1000, 1500 and 2000 µs. */
+export function SweepTable({ id, axes, sweeps, changes, onSweep }: Props) {
+  const solve = useMutation({
+    mutationFn: () => answer(api.POST('/api/setups/{id}/sweeps', { params: { path: { id } }, body: { sweeps } })),
+  });
+  const put = (axis: StickAxis, change: Partial<Sweep>) => {
+    solve.reset();
+    onSweep({ [axis]: { low: 1000, centre: 1500, high: 2000, ...sweeps[axis], ...change } });
+  };
+  return (
+    <section aria-labelledby="sweep" className="mb-6">
+      <h2 id="sweep" className="text-lg font-bold">
+        How far each bar goes
+      </h2>
+      <Watch
+        axes={axes}
+        onTake={(taken) => {
+          solve.reset();
+          onSweep(taken);
+        }}
+      />
+      <ul>
+        {axes.map((axis) => (
+          <li
+            key={axis}
+            aria-label={axis}
+            className="flex flex-wrap items-end gap-x-4 gap-y-1 border-b border-hair py-2"
+          >
+            <b className="w-24 self-center">{axis}</b>
+            {(['low', 'centre', 'high'] as const).map((end) => (
+              <NumberField
+                key={end}
+                label={{ low: 'Lowest', centre: 'Let go', high: 'Highest' }[end]}
+                unit="µs"
+                value={sweeps[axis]?.[end] ?? NaN}
+                min={700}
+                max={2300}
+                onCommit={(v) => put(axis, { [end]: v })}
+              />
+            ))}
+            <NumberField
+              label="Trembles by"
+              unit="µs"
+              value={sweeps[axis]?.jitter ?? 0}
+              min={0}
+              max={200}
+              onCommit={(v) => put(axis, { jitter: v })}
+            />
+          </li>
+        ))}
+      </ul>
+      <Button
+        look="solid"
+        className="mt-2"
+        disabled={Object.keys(sweeps).length === 0 || solve.isPending}
+        onClick={() => solve.mutate()}
+      >
+        Work it out
+      </Button>
+      {solve.error && (
+        <div className="mt-2">
+          <Notice title="This cannot have been measured">
+            <p>{solve.error.message}</p>
+          </Notice>
+        </div>
+      )}
+      {solve.data && <Answer view={solve.data} changes={changes} />}
+    </section>
+  );
+}
+
+/** Watches the bars of the simulated board while the sticks of the dock are swept. */
+function Watch({
+  axes,
+  onTake,
+}: {
+  axes: readonly StickAxis[];
+  onTake: (taken: Partial<Record<StickAxis, Sweep>>) => void;
+}) {
+  const { link } = useBench();
+  const [on, setOn] = useState(false);
+  const bars = useBenchState((s) => (on ? (s.message?.snapshot.bars ?? {}) : {}));
+  if (!on)
+    return (
+      <Button
+        className="my-1"
+        onClick={() => {
+          link.watchBars();
+          setOn(true);
+        }}
+      >
+        Watch while I move the sticks
+      </Button>
+    );
+  return (
+    <div className="my-2 rounded border-2 border-sea p-2" aria-label="Watching the bars" role="group">
+      <p>Move every stick to all its ends, then let go.</p>
+      <ul className="flex flex-wrap gap-x-6 font-mono">
+        {axes.map((axis) => (
+          <li key={axis}>
+            <span className="font-sans">{axis}</span>{' '}
+            <b>
+              {figure(bars[axis]?.low ?? 1500, 0)} · {figure(bars[axis]?.now ?? 1500, 0)} ·{' '}
+              {figure(bars[axis]?.high ?? 1500, 0)}
+            </b>
+          </li>
+        ))}
+      </ul>
+      <div className="mt-1 flex gap-2">
+        <Button
+          look="solid"
+          onClick={() => {
+            setOn(false);
+            onTake(
+              Object.fromEntries(
+                axes.flatMap((axis) => {
+                  const bar = bars[axis];
+                  // A throttle stick has no spring: halfway stands for its centre.
+                  return bar
+                    ? [
+                        [
+                          axis,
+                          {
+                            low: bar.low,
+                            high: bar.high,
+                            centre: axis === 'throttle' ? (bar.low + bar.high) / 2 : bar.now,
+                          },
+                        ],
+                      ]
+                    : [];
+                }),
+              ),
+            );
+          }}
+        >
+          Take these
+        </Button>
+        <Button onClick={() => setOn(false)}>Stop watching</Button>
+      </div>
+    </div>
+  );
+}
+
+function Answer({ view, changes }: { view: EndpointView; changes: Changes }) {
+  const { answer: found } = view;
+  const places = [
+    {
+      place: 'board',
+      name: 'At the board',
+      edit: view.atBoard,
+      figures: (c: ChannelTravel) => `span ${figure(c.span.low, 0)} to ${figure(c.span.high, 0)} µs`,
+    },
+    { place: 'transmitter', name: 'At the transmitter', edit: view.atTransmitter, figures: ends },
+    { place: 'both', name: 'Ends there, the rest at the board', edit: view.atBoth, figures: ends },
+  ] as const;
+  return (
+    <div className="mt-3 max-w-4xl">
+      <ul>
+        {found.channels.map((c) => (
+          <li key={c.axis} className="py-0.5">
+            <b>{c.axis}</b>: {effect(c)}
+          </li>
+        ))}
+      </ul>
+      <p className="mt-1">
+        {found.reason}{' '}
+        {found.centre !== null &&
+          `The centres agree: set the board's centre to ${figure(found.centre, 0)} µs. `}
+        {found.offCentre.length > 0 && `Change the centre of ${found.offCentre.join(', ')} at the transmitter. `}
+        Deadband {figure(found.deadband, 0)} µs; throttle low below {figure(found.throttleLow, 0)} µs; full travel above{' '}
+        {figure(found.fullTravel, 0)} µs.
+      </p>
+      <ul className="mt-2">
+        {places.map(({ place, name, edit, figures }) => (
+          <li
+            key={place}
+            aria-label={name}
+            className={clsx(
+              'mb-2 rounded border p-2',
+              place === found.advised ? 'border-sea bg-sea-wash/60' : 'border-line',
+            )}
+          >
+            <p className="flex flex-wrap items-center gap-x-4 gap-y-1">
+              <b>{name}</b>
+              {place === found.advised && <span className="text-sm font-semibold text-sea">advised</span>}
+              <Button
+                look={place === found.advised ? 'solid' : 'outline'}
+                disabled={edit.operations.length === 0}
+                onClick={() => void changes.edit(edit)}
+              >
+                {edit.title}
+              </Button>
+            </p>
+            <p className="text-sm">{found.channels.map((c) => `${c.axis}: ${figures(c)}`).join(' · ')}</p>
+          </li>
+        ))}
+      </ul>
+    </div>
+  );
+}
+
+function ends({ ends: fit }: ChannelTravel): string {
+  if (!fit) return 'no channel of its own';
+  const percent = [fit.low, fit.centre, fit.high].map((p) => figure(p, 2)).join(' / ');
+  return `${percent} %${fit.withinReach ? '' : ', beyond reach'}, ${figure(fit.residual, 2)} µs left`;
+}
+
+function effect({ axis, raw, before }: ChannelTravel): string {
+  const travel = `${figure(raw.low, 0)} · ${figure(raw.centre, 0)} · ${figure(raw.high, 0)} µs on the wire`;
+  const said =
+    axis === 'throttle'
+      ? [`commands ${figure(before.lowShare, 0)} to ${figure(before.highShare, 0)} %`]
+      : [
+          `${figure(before.lowShare, 0)} and ${figure(before.highShare, 0)} % of the rate`,
+          before.rateLost >= 1 && `${figure(before.rateLost, 0)} °/s lost`,
+          Math.abs(before.drift) >= 1 && `drifts at ${figure(before.drift, 0)} °/s`,
+        ];
+  return [
+    travel,
+    ...said,
+    before.short >= 1 && `${figure(before.short, 0)} µs never reached`,
+    before.clipped >= 1 && `${figure(before.clipped, 0)} µs beyond the ends`,
+  ]
+    .filter(Boolean)
+    .join(', ');
+}
