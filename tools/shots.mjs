@@ -106,6 +106,31 @@ const VIEWS = [
     prepare: (page) => page.getByRole('radiogroup', { name: 'Step 1' }).getByText('done', { exact: true }).click(),
   },
   {
+    name: 'wiggle',
+    path: '/craft/sandpiper/board?part=measure',
+    main: true,
+    prepare: async (page) => {
+      await page.getByRole('button', { name: 'Read all from the simulated board' }).click();
+      await page.getByText('Everything is known.').waitFor();
+    },
+  },
+  {
+    name: 'sweep',
+    path: '/craft/sandpiper/board?part=measure',
+    main: true,
+    prepare: async (page) => {
+      await page.getByRole('button', { name: 'Read all from the simulated board' }).click();
+      await page.getByText('Everything is known.').waitFor();
+      await page.getByRole('listitem', { name: 'pitch' }).getByLabel('Lowest').fill('1100');
+      await page.getByRole('listitem', { name: 'pitch' }).getByLabel('Highest').fill('1880');
+      await page.getByRole('button', { name: 'Work it out' }).click();
+      await page.getByRole('listitem', { name: 'At the board' }).evaluate((a) => {
+        const scroller = a.closest('section[tabindex]');
+        scroller.scrollTop = a.offsetTop - 330;
+      });
+    },
+  },
+  {
     name: 'ports',
     path: '/craft/wren/wire',
     main: true,

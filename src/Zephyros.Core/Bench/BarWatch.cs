@@ -1,5 +1,6 @@
 using Zephyros.Core.Board;
 using Zephyros.Core.Hands;
+using Zephyros.Core.Measure;
 using Zephyros.Core.Units;
 
 namespace Zephyros.Core.Bench;
@@ -8,6 +9,7 @@ namespace Zephyros.Core.Bench;
 internal sealed class BarWatch
 {
     private readonly Dictionary<StickAxis, BarTravel> bars = [];
+    private GuidedRoutine? routine;
 
     /// <summary>The bars by axis; none before the first frame.</summary>
     public IReadOnlyDictionary<string, BarTravel> Bars =>
@@ -20,21 +22,36 @@ internal sealed class BarWatch
             bars[axis] = bars[axis] with { Low = bars[axis].Now, High = bars[axis].Now };
     }
 
+    /// <summary>How far the guided routine is; null while none runs.</summary>
+    public RoutineState? Routine => routine?.State;
+
+    /// <summary>Begins the guided routine, or ends it.</summary>
+    public void Guide(bool on, TimeSpan now) => routine = on && bars.Count > 0 ? new GuidedRoutine(Shown(), now) : null;
+
     /// <summary>Reads the values of a good frame.</summary>
-    public void See(FlightBoard board, ReadOnlySpan<Microseconds> received)
+    /// <returns>True when the guided routine has gone on.</returns>
+    public bool See(FlightBoard board, ReadOnlySpan<Microseconds> received, TimeSpan now)
+    {
+        Read(board, received);
+        return routine?.Look(Shown(), now) == true;
+    }
+
+    private Dictionary<StickAxis, Microseconds> Shown() => bars.ToDictionary(b => b.Key, b => b.Value.Now);
+
+    private void Read(FlightBoard board, ReadOnlySpan<Microseconds> received)
     {
         foreach (var axis in StickAxes.All)
         {
             var channel = board.Map.ChannelOf(axis);
-            var now = board.Scaled(axis, received[channel.Value - 1]);
+            var shown = board.Scaled(axis, received[channel.Value - 1]);
             if (!bars.TryGetValue(axis, out var bar))
-                bars[axis] = new BarTravel(channel, now, now, now);
-            else if (bar.Now != now || bar.Channel != channel)
+                bars[axis] = new BarTravel(channel, shown, shown, shown);
+            else if (bar.Now != shown || bar.Channel != channel)
                 bars[axis] = new BarTravel(
                     channel,
-                    now,
-                    new(Math.Min(bar.Low.Value, now.Value)),
-                    new(Math.Max(bar.High.Value, now.Value))
+                    shown,
+                    new(Math.Min(bar.Low.Value, shown.Value)),
+                    new(Math.Max(bar.High.Value, shown.Value))
                 );
         }
     }

@@ -212,6 +212,13 @@ public sealed class BenchRun
         Sequence++;
     }
 
+    /// <summary>Begins the guided measuring routine, or ends it.</summary>
+    public void Guide(bool on)
+    {
+        watch.Guide(on, now);
+        Sequence++;
+    }
+
     /// <summary>Takes the craft to a distance at which packets are lost, or back to the bench.</summary>
     /// <param name="distance">The distance, more than 0; null for the bench, where none are lost.</param>
     public void SetDistance(Kilometres? distance)
@@ -282,6 +289,7 @@ public sealed class BenchRun
             Sent = [.. values.Sent],
             Received = [.. seen],
             Bars = watch.Bars,
+            Routine = watch.Routine,
             Link = Link,
             Air = receiver.Way.At is { } at
                 ? new BenchAir(
@@ -398,7 +406,8 @@ public sealed class BenchRun
             seen[i] = pulse;
         }
 
-        watch.See(plan.Setup.Board, seen);
+        if (watch.See(plan.Setup.Board, seen, now))
+            Sequence++;
         clock.Restart(BoardTimer.FramesMissing, now);
         var before = reading;
         reading = BoardReading.Of(plan.Board, seen, surroundings, board.Calibrating);

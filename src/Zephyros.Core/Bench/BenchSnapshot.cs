@@ -1,4 +1,5 @@
 using Zephyros.Core.Board;
+using Zephyros.Core.Measure;
 using Zephyros.Core.Path;
 using Zephyros.Core.Units;
 
@@ -36,6 +37,9 @@ public sealed record BenchSnapshot
 
     /// <summary>The bars of the board's axes, after it has scaled them, by axis; none before the first frame.</summary>
     public required IReadOnlyDictionary<string, BarTravel> Bars { get; init; }
+
+    /// <summary>How far the guided measuring routine is; null while none runs.</summary>
+    public RoutineState? Routine { get; init; }
 
     /// <summary>True while the radio link is up.</summary>
     public required bool Link { get; init; }

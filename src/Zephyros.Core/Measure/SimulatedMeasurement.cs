@@ -42,12 +42,14 @@ public static class SimulatedMeasurement
             .FirstOrDefault();
         if (stick is null)
             return null;
-        Microseconds[] ends = [.. new double[] { -100, 100 }.Select(s => Bar(plan, plan.With(stick, s), axis))];
+        // A board shows whole microseconds.
+        double At(double setting) => Math.Round(Bar(plan, plan.With(stick, setting), axis).Value);
+        var (one, other) = (At(-100), At(100));
         return new Sweep
         {
-            Low = ends.MinBy(e => e.Value),
-            Centre = Bar(plan, plan.With(stick, 0), axis),
-            High = ends.MaxBy(e => e.Value),
+            Low = new Microseconds(Math.Min(one, other)),
+            Centre = new Microseconds(At(0)),
+            High = new Microseconds(Math.Max(one, other)),
         };
     }
 

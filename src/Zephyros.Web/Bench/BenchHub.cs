@@ -63,6 +63,9 @@ internal sealed class BenchHub(BenchRooms rooms) : Hub
     /// <summary>Begins anew to look how far the bars of the board go.</summary>
     public void WatchBars(string setup) => Act(setup, run => run.WatchBars());
 
+    /// <summary>Begins the guided measuring routine, or ends it.</summary>
+    public void Guide(string setup, bool on) => Act(setup, run => run.Guide(on));
+
     /// <summary>Takes the craft to a distance in kilometres at which packets are lost, or back to the bench.</summary>
     public void SetDistance(string setup, double? kilometres)
     {

@@ -50,3 +50,4 @@ export type WiggleSeen = Schemas['WiggleSeen'];
 export type WiggleView = Schemas['WiggleView'];
 export type EndpointView = Schemas['EndpointView'];
 export type ChannelTravel = Schemas['ChannelTravel'];
+export type RoutineState = Schemas['RoutineState'];

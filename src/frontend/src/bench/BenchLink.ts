@@ -100,6 +100,11 @@ export class BenchLink {
     this.tell('SetDistance', kilometres);
   }
 
+  /** Begins the guided measuring routine, or ends it. */
+  guide(on: boolean): void {
+    this.tell('Guide', on);
+  }
+
   /** Begins anew to look how far the board's bars go. */
   watchBars(): void {
     this.tell('WatchBars');

@@ -1,4 +1,4 @@
-import { ChevronDown, ChevronUp } from 'lucide-react';
+import { ChevronDown, ChevronUp, Gamepad2 } from 'lucide-react';
 import clsx from 'clsx';
 import { useState, type CSSProperties, type KeyboardEvent } from 'react';
 import type { ControlView } from '../api/types';
@@ -9,21 +9,27 @@ import { nextConnection, nextTilt } from './craftSteps';
 import { CraftToggles } from './CraftToggles';
 import { DialTile } from './DialTile';
 import { readKey, stickOf } from './dockKeys';
+import { RealSticksSheet } from './gamepad/RealSticksSheet';
+import { useRealSticks } from './gamepad/useRealSticks';
 import { HoldButton } from './HoldButton';
 import { springs, Stick } from './Stick';
 import { SwitchTile } from './SwitchTile';
 
 interface Props {
+  /** The transmitter's name; what is taught of real sticks is kept under it. */
+  transmitter: string;
   controls: readonly ControlView[];
   onStandBack: () => void;
 }
 
 /** The bench at the foot of every page: the transmitter's controls, link and battery, and what the board says. */
-export function Dock({ controls, onStandBack }: Props) {
+export function Dock({ transmitter, controls, onStandBack }: Props) {
   const { link, move } = useBench();
   const connection = useBenchState((s) => s.connection);
   const [folded, setFolded] = useState(() => window.matchMedia('(max-width: 700px)').matches);
   const live = connection === 'live';
+  const sticks = useRealSticks(transmitter, controls);
+  const [teaching, setTeaching] = useState(false);
 
   const onKeyDown = (event: KeyboardEvent) => {
     // A slider under the focus takes its own keys.
@@ -92,6 +98,19 @@ export function Dock({ controls, onStandBack }: Props) {
         </p>
       )}
       {folded ? <FoldedDock /> : <OpenDock controls={controls} live={live} />}
+      <button
+        type="button"
+        className={clsx(
+          'absolute right-21 bottom-1.5 flex min-h-7 items-center gap-1 rounded border bg-deep px-2 text-xs max-md:hidden',
+          sticks.pad && sticks.driven > 0 ? 'border-deep-live text-deep-live' : 'border-deep-line',
+          folded && 'right-34',
+        )}
+        onClick={() => setTeaching(true)}
+      >
+        <Gamepad2 size={14} aria-hidden />
+        {sticks.pad && sticks.driven > 0 ? `Real sticks drive ${sticks.driven}` : 'Real sticks'}
+      </button>
+      <RealSticksSheet open={teaching} onOpenChange={setTeaching} controls={controls} sticks={sticks} />
       <button
         type="button"
         aria-expanded={!folded}

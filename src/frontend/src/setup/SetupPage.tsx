@@ -127,7 +127,12 @@ function Workbench({ document, view, findings, page }: Props) {
           </aside>
         </main>
       </div>
-      <Dock controls={view.controls} onStandBack={() => setOverlay('stand-back')} />
+      <Dock
+        key={document.setup.transmitter.name}
+        transmitter={document.setup.transmitter.name}
+        controls={view.controls}
+        onStandBack={() => setOverlay('stand-back')}
+      />
       <StandBack {...overlayProps('stand-back')} />
       <ShortcutSheet {...overlayProps('keys')} />
       <HistorySheet id={document.id} {...overlayProps('history')} />

@@ -5,6 +5,7 @@ import { measurementsQuery } from '../../api/queries';
 import type { StickAxis, Sweep, WiggleSeen } from '../../api/types';
 import type { Changes } from '../../setup/useChanges';
 import { Button } from '../../ui/Button';
+import { GuidedRoutine } from './GuidedRoutine';
 import { SweepTable } from './SweepTable';
 import { ThreeWays } from './ThreeWays';
 import { WiggleTable } from './WiggleTable';
@@ -46,6 +47,13 @@ export function MeasurePart({ id, changes }: { id: string; changes: Changes }) {
         apply it; correct in one place only.
       </p>
       <div className="mb-4 flex flex-wrap gap-2">
+        <GuidedRoutine
+          onDone={(routine) => {
+            setWiggles(Object.fromEntries(routine.wiggles.map((w) => [w.moved, w])));
+            setSweeps(routine.sweeps);
+            setSimulated(true);
+          }}
+        />
         <Button onClick={() => simulate.mutate()} disabled={simulate.isPending}>
           Read all from the simulated board
         </Button>

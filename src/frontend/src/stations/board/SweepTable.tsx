@@ -50,7 +50,7 @@ export function SweepTable({ id, axes, sweeps, changes, onSweep }: Props) {
             {(['low', 'centre', 'high'] as const).map((end) => (
               <NumberField
                 key={end}
-                label={{ low: 'Lowest', centre: 'Let go', high: 'Highest' }[end]}
+                label={{ low: 'Lowest', centre: axis === 'throttle' ? 'Halfway' : 'Let go', high: 'Highest' }[end]}
                 unit="µs"
                 value={sweeps[axis]?.[end] ?? NaN}
                 min={700}
@@ -141,9 +141,9 @@ function Watch({
                         [
                           axis,
                           {
-                            low: bar.low,
-                            high: bar.high,
-                            centre: axis === 'throttle' ? (bar.low + bar.high) / 2 : bar.now,
+                            low: Math.round(bar.low),
+                            high: Math.round(bar.high),
+                            centre: Math.round(axis === 'throttle' ? (bar.low + bar.high) / 2 : bar.now),
                           },
                         ],
                       ]
@@ -184,8 +184,7 @@ function Answer({ view, changes }: { view: EndpointView; changes: Changes }) {
       </ul>
       <p className="mt-1">
         {found.reason}{' '}
-        {found.centre !== null &&
-          `The centres agree: set the board's centre to ${figure(found.centre, 0)} µs. `}
+        {found.centre !== null && `The centres agree: set the board's centre to ${figure(found.centre, 0)} µs. `}
         {found.offCentre.length > 0 && `Change the centre of ${found.offCentre.join(', ')} at the transmitter. `}
         Deadband {figure(found.deadband, 0)} µs; throttle low below {figure(found.throttleLow, 0)} µs; full travel above{' '}
         {figure(found.fullTravel, 0)} µs.

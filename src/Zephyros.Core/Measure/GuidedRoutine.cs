@@ -1,0 +1,159 @@
+using Zephyros.Core.Hands;
+using Zephyros.Core.Units;
+
+namespace Zephyros.Core.Measure;
+
+/// <summary>The two-minute measuring routine: each step says which stick to move, and ends once a bar has moved and everything has
+/// rested for a second, so that no hand need leave the sticks. Not safe for use by several threads.</summary>
+/// <remarks>It knows nothing of where the bars come from: real sticks, those of the page, or a recording.</remarks>
+public sealed class GuidedRoutine
+{
+    // A bar that goes this far is meant; one that goes less is the trembling of the hand. Our own figures.
+    private const double Meant = 150;
+    private const double Still = 4;
+
+    private static readonly TimeSpan Rest = TimeSpan.FromSeconds(1);
+
+    // A hand needs longer to let go than to hold still.
+    private static readonly TimeSpan RestLetGo = TimeSpan.FromSeconds(1.5);
+
+    private static readonly StickAxis[] Order = [StickAxis.Throttle, StickAxis.Roll, StickAxis.Pitch, StickAxis.Yaw];
+
+    private readonly List<WiggleSeen> wiggles = [];
+    private readonly Dictionary<string, Sweep> sweeps = new(StringComparer.Ordinal);
+    private IReadOnlyDictionary<StickAxis, Microseconds> from;
+    private IReadOnlyDictionary<StickAxis, Microseconds> resting;
+    private TimeSpan since;
+    private int place;
+    private RoutinePhase phase;
+    private string problem = "";
+    private double first;
+    private double other;
+    private double least;
+    private double most;
+
+    /// <summary>Begins with the sticks at rest.</summary>
+    /// <param name="bars">What the board shows of each axis.</param>
+    /// <param name="now">The time.</param>
+    public GuidedRoutine(IReadOnlyDictionary<StickAxis, Microseconds> bars, TimeSpan now)
+    {
+        (from, resting, since) = (bars, bars, now);
+    }
+
+    /// <summary>How far it is.</summary>
+    public RoutineState State =>
+        new(
+            phase,
+            Order[Math.Min(place, Order.Length - 1)],
+            Prompt,
+            problem,
+            [.. wiggles],
+            new Dictionary<string, Sweep>(sweeps, StringComparer.Ordinal)
+        );
+
+    private string Prompt =>
+        phase switch
+        {
+            RoutinePhase.FirstEnd => $"Move {Order[place].Word()} fully {Way(Order[place])}, and hold it there.",
+            RoutinePhase.OtherEnd => $"Now {Order[place].Word()} to its other end, and hold it there.",
+            RoutinePhase.LetGo => Order[place] == StickAxis.Throttle
+                ? "Leave throttle where it is."
+                : $"Let {Order[place].Word()} go.",
+            _ => "Done. Every stick is measured.",
+        };
+
+    /// <summary>Looks at the bars.</summary>
+    /// <param name="bars">What the board shows of each axis.</param>
+    /// <param name="now">The time; not earlier than before.</param>
+    /// <returns>True when the state is another than before.</returns>
+    public bool Look(IReadOnlyDictionary<StickAxis, Microseconds> bars, TimeSpan now)
+    {
+        if (phase == RoutinePhase.Done)
+            return false;
+        if (bars.Any(b => Math.Abs(b.Value.Value - resting[b.Key].Value) > Still))
+        {
+            (resting, since) = (bars, now);
+            (least, most) = (double.MaxValue, double.MinValue);
+            return false;
+        }
+
+        if (wiggles.Count > 0 && phase == RoutinePhase.LetGo)
+        {
+            var at = bars[wiggles[^1].Bar].Value;
+            (least, most) = (Math.Min(least, at), Math.Max(most, at));
+        }
+
+        if (now - since < (phase == RoutinePhase.LetGo ? RestLetGo : Rest))
+            return false;
+        var before = (phase, place, problem);
+        Advance(bars);
+        if ((phase, place) != (before.phase, before.place))
+            (since, least, most) = (now, double.MaxValue, double.MinValue);
+        return before != (phase, place, problem);
+    }
+
+    private void Advance(IReadOnlyDictionary<StickAxis, Microseconds> bars)
+    {
+        switch (phase)
+        {
+            case RoutinePhase.FirstEnd:
+                TakeFirst(bars);
+                break;
+            case RoutinePhase.OtherEnd:
+                other = bars[wiggles[^1].Bar].Value;
+                if (Math.Abs(other - first) > 2 * Meant)
+                    phase = RoutinePhase.LetGo;
+                break;
+            default:
+                TakeRest(bars);
+                break;
+        }
+    }
+
+    private void TakeFirst(IReadOnlyDictionary<StickAxis, Microseconds> bars)
+    {
+        StickAxis[] answered = [.. StickAxes.All.Where(a => Math.Abs(bars[a].Value - from[a].Value) > Meant)];
+        problem =
+            answered.Length > 1
+                ? $"{string.Join(" and ", answered.Select(a => a.Word()))} answered together. Move one stick alone."
+                : "";
+        if (answered is not [var bar])
+            return;
+        first = bars[bar].Value;
+        wiggles.Add(
+            new WiggleSeen
+            {
+                Moved = Order[place],
+                Bar = bar,
+                Reversed = first < from[bar].Value,
+            }
+        );
+        phase = RoutinePhase.OtherEnd;
+    }
+
+    private void TakeRest(IReadOnlyDictionary<StickAxis, Microseconds> bars)
+    {
+        var bar = wiggles[^1].Bar;
+        var at = bars[bar].Value;
+        var (low, high) = (Math.Min(first, other), Math.Max(first, other));
+        sweeps[bar.Word()] = new Sweep
+        {
+            Low = new Microseconds(Math.Round(low)),
+            // A throttle has no spring; halfway stands for its centre.
+            Centre = new Microseconds(Math.Round(Order[place] == StickAxis.Throttle ? (low + high) / 2 : at)),
+            High = new Microseconds(Math.Round(high)),
+            Jitter = new Microseconds(Math.Max(0, Math.Round(most - least, 1))),
+        };
+        place++;
+        from = bars;
+        phase = place == Order.Length ? RoutinePhase.Done : RoutinePhase.FirstEnd;
+    }
+
+    private static string Way(StickAxis stick) =>
+        stick switch
+        {
+            StickAxis.Throttle => "up",
+            StickAxis.Pitch => "forward",
+            _ => "to the right",
+        };
+}

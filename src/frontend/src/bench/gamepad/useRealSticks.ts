@@ -1,0 +1,101 @@
+import { useEffect, useRef, useState } from 'react';
+import type { ControlView } from '../../api/types';
+import { tone } from '../../ui/tone';
+import { useBench } from '../BenchProvider';
+import { readPad, settingOf, travelOf, type PadReading } from './assignment';
+import { begin, look, type Teaching } from './teaching';
+import { keepAssignments, loadAssignments, type Assignments } from './stored';
+
+/** Less than this, in percent, is the trembling of a hand or a stick. */
+const LEAST = 0.3;
+
+export interface RealSticks {
+  /** The name of the gamepad that is there; null without one. */
+  pad: string | null;
+  /** How many controls it drives. */
+  driven: number;
+  assignments: Assignments;
+  /** The control that is being taught, and how far that is. */
+  teaching: { control: string; step: Teaching['step'] } | null;
+  teach: (control: string) => void;
+  stop: () => void;
+  forget: (control: string) => void;
+}
+
+/** A transmitter plugged in as a USB joystick moves the controls of the bench. The browser only sends movements; the server judges. */
+export function useRealSticks(transmitter: string, controls: readonly ControlView[]): RealSticks {
+  const { move } = useBench();
+  const [pad, setPad] = useState<string | null>(null);
+  const [assignments, setAssignments] = useState(() => loadAssignments(transmitter));
+  const [taught, setTaught] = useState<RealSticks['teaching']>(null);
+  const lesson = useRef<{ control: string; teaching: Teaching | null } | null>(null);
+  const sent = useRef(new Map<string, number>());
+  const latest = useRef({ move, controls, assignments });
+
+  useEffect(() => {
+    latest.current = { move, controls, assignments };
+  });
+
+  useEffect(() => {
+    let frame = 0;
+    const drive = (reading: PadReading) => {
+      for (const control of latest.current.controls) {
+        const assignment = latest.current.assignments[control.id];
+        const travel = assignment && travelOf(assignment, reading);
+        if (travel === undefined || travel === null) continue;
+        const setting = settingOf(control, travel);
+        const before = sent.current.get(control.id);
+        if (before !== undefined && Math.abs(before - setting) < LEAST) continue;
+        sent.current.set(control.id, setting);
+        latest.current.move(control.id, setting);
+      }
+    };
+    const learn = (reading: PadReading) => {
+      const now = lesson.current;
+      if (!now) return;
+      const before = now.teaching ?? begin(reading, performance.now());
+      const after = look(before, reading, performance.now());
+      now.teaching = after;
+      if (after.step !== before.step) {
+        setTaught({ control: now.control, step: after.step });
+        tone();
+      }
+      if (!after.assignment) return;
+      const next = { ...latest.current.assignments, [now.control]: after.assignment };
+      keepAssignments(transmitter, next);
+      setAssignments(next);
+      setTaught(null);
+      lesson.current = null;
+    };
+    const watch = () => {
+      frame = requestAnimationFrame(watch);
+      const reading = readPad(navigator.getGamepads());
+      setPad(reading?.id ?? null);
+      if (!reading) return;
+      if (lesson.current) learn(reading);
+      else drive(reading);
+    };
+    frame = requestAnimationFrame(watch);
+    return () => cancelAnimationFrame(frame);
+  }, [transmitter]);
+
+  return {
+    pad,
+    driven: controls.filter((c) => c.id in assignments).length,
+    assignments,
+    teaching: taught,
+    teach: (control) => {
+      lesson.current = { control, teaching: null };
+      setTaught({ control, step: 'far' });
+    },
+    stop: () => {
+      lesson.current = null;
+      setTaught(null);
+    },
+    forget: (control) => {
+      const next = Object.fromEntries(Object.entries(assignments).filter(([id]) => id !== control));
+      keepAssignments(transmitter, next);
+      setAssignments(next);
+    },
+  };
+}
