@@ -1,3 +1,4 @@
+using System.Text.RegularExpressions;
 using Zephyros.Core.Findings;
 using Zephyros.Core.Model;
 using Zephyros.Core.Path;
@@ -6,8 +7,11 @@ using Zephyros.Core.Units;
 
 namespace Zephyros.Core.Tests.Findings;
 
-public sealed class FindingRuleTests
+public sealed partial class FindingRuleTests
 {
+    [GeneratedRegex("^(channel-unused|condition-unused|control-idle):")]
+    private static partial Regex Leftover();
+
     [Fact]
     public void A_clean_setup_has_no_findings() => Assert.Empty(Examination.Of(Demo.Plain));
 
@@ -89,21 +93,22 @@ public sealed class FindingRuleTests
             ],
             Examination.Of(Demo.Wren).Select(f => f.Key).Order(StringComparer.Ordinal)
         );
-        // Half-way through its adaptation: the arm switch is not where the board looks, and leftovers of the copy.
+        // Half-way through its adaptation: order, a direction and ends are not put right yet, the arm switch is not where the board
+        // looks, and there are leftovers of the copy.
         Assert.Equal(
-            "arm-switch-not-reaching:arm",
-            Assert.Single(Examination.Of(Demo.Gannet), f => f.Severity == Severity.Danger).Key
-        );
-        Assert.All(
-            Examination.Of(Demo.Gannet).Skip(1),
-            f => Assert.Matches("^(channel-unused|condition-unused|control-idle):", f.Key)
+            ["arm-switch-not-reaching:arm", "channel-order", "stick-reversed:yaw", "travel-off"],
+            Examination
+                .Of(Demo.Gannet)
+                .Select(f => f.Key)
+                .Where(k => !Leftover().IsMatch(k))
+                .Order(StringComparer.Ordinal)
         );
     }
 
     [Fact]
     public void Confusing_aux_and_channel_is_named()
     {
-        var finding = Examination.Of(Demo.Gannet)[0];
+        var finding = Examination.Of(Demo.Gannet).Single(f => f.Key == "arm-switch-not-reaching:arm");
         Assert.Equal(
             "The board watches channel 9 (AUX 5), which nothing feeds. Left shoulder is sent on channel 5 (AUX 1).",
             finding.What
