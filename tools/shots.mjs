@@ -115,6 +115,22 @@ const VIEWS = [
     },
   },
   {
+    name: 'routine',
+    path: '/craft/sandpiper/board?part=measure',
+    prepare: async (page) => {
+      await page.getByRole('button', { name: 'Start the guided routine' }).click();
+      await page.getByText('Move throttle fully up').waitFor();
+    },
+  },
+  {
+    name: 'sticks',
+    path: '/craft/sandpiper/board?part=measure',
+    prepare: async (page) => {
+      await page.getByRole('button', { name: 'Stop', exact: true }).click();
+      await page.getByRole('button', { name: 'Real sticks' }).click();
+    },
+  },
+  {
     name: 'sweep',
     path: '/craft/sandpiper/board?part=measure',
     main: true,
@@ -124,7 +140,7 @@ const VIEWS = [
       await page.getByRole('listitem', { name: 'pitch' }).getByLabel('Lowest').fill('1100');
       await page.getByRole('listitem', { name: 'pitch' }).getByLabel('Highest').fill('1880');
       await page.getByRole('button', { name: 'Work it out' }).click();
-      await page.getByRole('listitem', { name: 'At the board' }).evaluate((a) => {
+      await page.getByRole('listitem', { name: 'At the board', exact: true }).evaluate((a) => {
         const scroller = a.closest('section[tabindex]');
         scroller.scrollTop = a.offsetTop - 330;
       });

@@ -18,6 +18,9 @@ const PAGES = [
   '/nowhere',
   '/craft/nobody/model',
   '/craft/sandpiper/air',
+  '/craft/sandpiper/air?part=channels',
+  '/craft/sandpiper/air?part=bind',
+  '/craft/sandpiper/board?part=measure',
   '/craft/sandpiper/wire',
 ];
 
