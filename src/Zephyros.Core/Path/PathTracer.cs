@@ -158,7 +158,7 @@ public sealed class PathTracer
 
     private TraceStop AtAir(ChannelNumber number)
     {
-        var pulse = values.Sent[number.Value - 1];
+        var (sent, pulse) = OverLink(number);
         var count = values.Counts[number.Value - 1];
         var link = plan.Setup.Air;
         return new TraceStop(
@@ -168,16 +168,34 @@ public sealed class PathTracer
             $"{link.Channels} channels · {link.PacketRate}",
             TraceMark.Live,
             [
+                .. LinkWords(number, sent, pulse),
                 $"({Figures.Plain(pulse.Value)} − {Figures.Plain(plan.Wire.Zero.Value, 3)}) / {Figures.Plain(plan.Wire.Step.Value, 4)} = {Figures.Plain(plan.Wire.Exact(pulse))}",
                 $"Made whole: {count} of {plan.Wire.SmallestCount} to {plan.Wire.LargestCount}",
             ]
         );
     }
 
+    // What the transmitter sends, and what the link leaves of it.
+    private (Microseconds Sent, Microseconds Arrives) OverLink(ChannelNumber number)
+    {
+        var sent = values.Sent[number.Value - 1];
+        return number.Value - 1 == plan.QualityPlace
+            ? (sent, plan.QualityPulse(values.Quality))
+            : (sent, plan.OverLink(number.Value - 1, sent));
+    }
+
+    private IEnumerable<string> LinkWords(ChannelNumber number, Microseconds sent, Microseconds arrives)
+    {
+        if (number.Value - 1 == plan.QualityPlace)
+            yield return $"The receiver puts the signal quality here: {arrives} instead of {sent}.";
+        else if (arrives != sent)
+            yield return $"The link gives this channel {plan.Setup.Air.StepsOn(number.Value)} steps: {Figures.Plain(sent.Value)} µs arrives as {Figures.Plain(arrives.Value)} µs.";
+    }
+
     private TraceStop AtWire(ChannelNumber number)
     {
         var value = plan.Wire.ToMicroseconds(values.Counts[number.Value - 1]);
-        var change = value.Value - values.Sent[number.Value - 1].Value;
+        var change = value.Value - OverLink(number).Arrives.Value;
         return new TraceStop(
             Station.Wire,
             Figures.Steady(value.Value, 0),

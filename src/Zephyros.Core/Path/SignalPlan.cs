@@ -25,6 +25,7 @@ public sealed class SignalPlan
         Board = new BoardPlan(setup.Board);
         rounding = setup.Wire.Rounding;
         carried = CarriedChannels(setup);
+        QualityPlace = setup.Air.Receiver.QualityOn is { } on && on <= carried ? on - 1 : -1;
         steps = [.. Enumerable.Range(1, Wire.Channels).Select(setup.Air.StepsOn)];
         uses = new Lazy<IReadOnlyList<ControlUse>>(() => ControlUses.Of(this));
     }
@@ -79,7 +80,7 @@ public sealed class SignalPlan
 
     /// <summary>The place of the channel into which the receiver puts the signal quality, 0 for channel 1; -1 when it puts it nowhere
     /// that gets to the board.</summary>
-    public int QualityPlace => Setup.Air.Receiver.QualityOn is { } on && on <= carried ? on - 1 : -1;
+    public int QualityPlace { get; }
 
     /// <summary>A signal quality of 0 to 100 % over the full travel of a channel.</summary>
     public Microseconds QualityPulse(Percent quality) =>

@@ -44,6 +44,21 @@ public sealed class PathTracerTests
     }
 
     [Fact]
+    public void What_the_link_makes_of_a_value_is_said_in_the_air()
+    {
+        var stepped = Demo.Plain.WithAir(a => a with { ChannelSteps = a.ChannelSteps.Add("6", 2) });
+        var stops = Follow(stepped, "right-front-inner", 2).Stops;
+        Assert.Equal("The link gives this channel 2 steps: 1500 µs arrives as 2012 µs.", stops[2].Working[0]);
+        Assert.Equal("2012", stops[3].Figure);
+        var quality = Demo.Plain.WithAir(a => a with { Receiver = a.Receiver with { QualityOn = 6 } });
+        Assert.StartsWith(
+            "The receiver puts the signal quality here",
+            Follow(quality, "right-front-inner", 2).Stops[2].Working[0],
+            StringComparison.Ordinal
+        );
+    }
+
+    [Fact]
     public void The_working_shows_every_step_and_the_override_that_holds()
     {
         var setup = Demo.Plain.ReadyMade("throttle-limiter", ("dial", "left-dial"), ("lowest", "60"));

@@ -9,6 +9,8 @@ import { keepAssignments, loadAssignments, type Assignments } from './stored';
 /** Less than this, in percent, is the trembling of a hand or a stick. */
 const LEAST = 0.3;
 
+const LOOK_AGAIN_MS = 1000;
+
 export interface RealSticks {
   /** The name of the gamepad that is there; null without one. */
   pad: string | null;
@@ -38,6 +40,7 @@ export function useRealSticks(transmitter: string, controls: readonly ControlVie
 
   useEffect(() => {
     let frame = 0;
+    let timer = 0;
     const drive = (reading: PadReading) => {
       for (const control of latest.current.controls) {
         const assignment = latest.current.assignments[control.id];
@@ -68,15 +71,19 @@ export function useRealSticks(transmitter: string, controls: readonly ControlVie
       lesson.current = null;
     };
     const watch = () => {
-      frame = requestAnimationFrame(watch);
       const reading = readPad(navigator.getGamepads());
       setPad(reading?.id ?? null);
-      if (!reading) return;
-      if (lesson.current) learn(reading);
-      else drive(reading);
+      // Without a joystick nothing needs a look at every frame.
+      if (reading) frame = requestAnimationFrame(watch);
+      else timer = window.setTimeout(watch, LOOK_AGAIN_MS);
+      if (reading && lesson.current) learn(reading);
+      else if (reading) drive(reading);
     };
-    frame = requestAnimationFrame(watch);
-    return () => cancelAnimationFrame(frame);
+    watch();
+    return () => {
+      cancelAnimationFrame(frame);
+      window.clearTimeout(timer);
+    };
   }, [transmitter]);
 
   return {

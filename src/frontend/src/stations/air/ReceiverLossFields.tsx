@@ -1,4 +1,6 @@
+import { useQuery } from '@tanstack/react-query';
 import { makeEdit } from '../../api/edits';
+import { linkProfilesQuery } from '../../api/queries';
 import type { LinkSettings, Setup } from '../../api/types';
 import type { Changes } from '../../setup/useChanges';
 import { NumberField } from '../../ui/NumberField';
@@ -11,6 +13,9 @@ const LOW = 988;
 export function ReceiverLossFields({ setup, changes }: { setup: Setup; changes: Changes }) {
   const { air } = setup;
   const presets = air.presets ?? {};
+  const { data: profiles = [] } = useQuery(linkProfilesQuery);
+  const known = profiles.find((p) => p.profile.id === air.profile)?.profile.onLoss ?? [];
+  const can = (way: NonNullable<LinkSettings['onLoss']>) => known.length === 0 || known.includes(way);
   const put = (title: string, member: keyof LinkSettings, value: unknown) =>
     void changes.edit(makeEdit(title, setup, [{ path: ['air', member], value }]));
   const channels = Object.values(setup.model.channels)
@@ -25,9 +30,9 @@ export function ReceiverLossFields({ setup, changes }: { setup: Setup; changes: 
         label="The receiver"
         value={air.onLoss ?? 'silent'}
         options={[
-          { value: 'silent', label: 'falls silent' },
-          { value: 'preset', label: 'sends presets' },
-          { value: 'hold', label: 'holds the last values' },
+          { value: 'silent', label: 'falls silent', disabled: !can('silent') },
+          { value: 'preset', label: 'sends presets', disabled: !can('preset') },
+          { value: 'hold', label: 'holds the last values', disabled: !can('hold') },
         ]}
         onChange={(value) => put('Receiver on a loss', 'onLoss', value)}
       />
