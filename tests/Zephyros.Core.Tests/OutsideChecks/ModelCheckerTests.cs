@@ -51,9 +51,22 @@ public sealed class ModelCheckerTests
         Assert.InRange(broken, wanted / 10, wanted * 9 / 10);
     }
 
-    private static bool? Compare(SignalPlan plan, Promise promise, long most)
+    // The plan of positions: a function on in its position (a goal, which is reached), and in no other (which is proven).
+    [Fact]
+    public void The_checker_says_the_same_of_planned_positions()
     {
-        var check = promise.Checks(plan).FirstOrDefault();
+        var plan = SignalPlan.Compile(Demo.Wren);
+        var promise = PromiseList.All.Single(p => p.Code == "functions-reachable");
+        var checks = promise.Checks(plan).Index().Where(c => c.Item.Standing is not null).ToArray();
+        var wanted = checks.First(c => !c.Item.Unwanted).Index;
+        var unwanted = checks.First(c => c.Item.Unwanted).Index;
+        Assert.True(Compare(plan, promise, long.MaxValue, wanted));
+        Assert.False(Compare(plan, promise, long.MaxValue, unwanted));
+    }
+
+    private static bool? Compare(SignalPlan plan, Promise promise, long most, int index = 0)
+    {
+        var check = promise.Checks(plan).ElementAtOrDefault(index);
         if (check is null)
             return null;
         var prover = new Prover(plan, new ProofLimits());
@@ -65,7 +78,7 @@ public sealed class ModelCheckerTests
         var ours = explorer.Explore(starts, null, TestContext.Current.CancellationToken);
         if (ours.States > most)
             return null;
-        var exported = PromelaExport.Write(plan, promise, 0, TestContext.Current.CancellationToken)!;
+        var exported = PromelaExport.Write(plan, promise, index, TestContext.Current.CancellationToken)!;
         var theirs = ModelChecker.Check(exported);
         Assert.Equal(ours.Ending == ExplorationEnding.Broken, theirs.Broken);
         // The exported model first chooses a start: one step for each input and one for the memory, which spin counts from 0.
