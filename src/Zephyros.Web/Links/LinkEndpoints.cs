@@ -22,8 +22,7 @@ internal static class LinkEndpoints
             .MapPost("", PutAsync)
             .WithName("PutLinkProfile")
             .Accepts<LinkProfile>("application/json")
-            .Finds<LinkProfileView>()
-            .Produces<ProblemDetails>(StatusCodes.Status400BadRequest, "application/problem+json");
+            .Answers<LinkProfileView>();
         profiles
             .MapDelete("/{profile}", Remove)
             .WithName("RemoveLinkProfile")
@@ -33,8 +32,7 @@ internal static class LinkEndpoints
             .MapPost("/{id}/link-profile", KeepAsync)
             .WithName("KeepLinkProfile")
             .Accepts<KeepProfileRequest>("application/json")
-            .Finds<LinkProfileView>()
-            .Produces<ProblemDetails>(StatusCodes.Status400BadRequest, "application/problem+json");
+            .Answers<LinkProfileView>();
         setups
             .MapPut("/{id}/link-profile", UseAsync)
             .WithName("UseLinkProfile")
@@ -50,8 +48,7 @@ internal static class LinkEndpoints
             .MapPost("/{id}/binds", RecordAsync)
             .WithName("RecordBind")
             .Accepts<BindRecord>("application/json")
-            .Finds<BindView>()
-            .Produces<ProblemDetails>(StatusCodes.Status400BadRequest, "application/problem+json");
+            .Answers<BindView>();
     }
 
     private static IEnumerable<LinkProfileView> All(LinkProfileStore store) =>

@@ -1,4 +1,3 @@
-using Microsoft.AspNetCore.Mvc;
 using Zephyros.Core.Hands;
 using Zephyros.Core.Measure;
 using Zephyros.Core.Model;
@@ -22,22 +21,19 @@ internal static class MeasureEndpoints
             .MapPost("/{id}/wiggles", WiggleAsync)
             .WithName("SolveWiggles")
             .Accepts<WigglesRequest>("application/json")
-            .Finds<WiggleView>()
-            .Produces<ProblemDetails>(StatusCodes.Status400BadRequest, "application/problem+json");
+            .Answers<WiggleView>();
         setups
             .MapPost("/{id}/sweeps", SweepAsync)
             .WithName("SolveSweeps")
             .Accepts<SweepsRequest>("application/json")
-            .Finds<EndpointView>()
-            .Produces<ProblemDetails>(StatusCodes.Status400BadRequest, "application/problem+json");
+            .Answers<EndpointView>();
         setups.MapGet("/{id}/simulated-measurement", Simulate).WithName("MeasureSimulated").Finds<SimulatedView>();
         setups.MapGet("/{id}/measurements", List).WithName("ListMeasurements").Finds<MeasurementView[]>();
         setups
             .MapPost("/{id}/measurements", RecordAsync)
             .WithName("RecordMeasurement")
             .Accepts<MeasurementRecord>("application/json")
-            .Finds<MeasurementView>()
-            .Produces<ProblemDetails>(StatusCodes.Status400BadRequest, "application/problem+json");
+            .Answers<MeasurementView>();
     }
 
     private static async Task<IResult> WiggleAsync(

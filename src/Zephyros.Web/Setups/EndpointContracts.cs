@@ -10,6 +10,10 @@ internal static class EndpointContracts
     public static RouteHandlerBuilder Finds<T>(this RouteHandlerBuilder endpoint) =>
         endpoint.Produces<T>().Problem(StatusCodes.Status404NotFound);
 
+    /// <summary>Answers a body with <typeparamref name="T"/>, or 400 or 404.</summary>
+    public static RouteHandlerBuilder Answers<T>(this RouteHandlerBuilder endpoint) =>
+        endpoint.Finds<T>().Problem(StatusCodes.Status400BadRequest);
+
     /// <summary>Makes a setup: 201, or 400 or 413.</summary>
     public static RouteHandlerBuilder Creates(this RouteHandlerBuilder endpoint) =>
         endpoint
