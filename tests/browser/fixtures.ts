@@ -1,15 +1,49 @@
 import { test as base, type Page } from '@playwright/test';
 import { startApp, type RunningApp } from '../../tools/app.mjs';
 
-/** A test with an application of its own, on new demo data. A page that logs an error or throws fails its test. */
-export const test = base.extend<{ app: RunningApp; craft: (id: string, station?: string) => Promise<Page> }>({
-  // eslint-disable-next-line no-empty-pattern -- Playwright reads the pattern
-  app: async ({}, use) => {
-    const app = await startApp();
+const DEMO = ['sandpiper', 'wren', 'gannet'];
+
+interface Fixtures {
+  /** Whether the test needs an application of its own, with nothing but the demo data. */
+  alone: boolean;
+  app: RunningApp;
+  /** The address of an own copy of a demo craft; the same one during a test. */
+  copy: (id: string) => Promise<string>;
+  /** Opens a station of a craft; of a demo craft, its copy. */
+  craft: (id: string, station?: string) => Promise<Page>;
+}
+
+/**
+ * The tests of a worker share an application, as starting one costs more than most tests do; each works on copies of
+ * the demo craft of its own. A page that logs an error or throws fails its test.
+ */
+export const test = base.extend<Fixtures, { shared: RunningApp }>({
+  shared: [
+    // eslint-disable-next-line no-empty-pattern -- Playwright reads the pattern
+    async ({}, use) => {
+      const app = await startApp();
+      await use(app);
+      await app.stop();
+    },
+    { scope: 'worker' },
+  ],
+  alone: [false, { option: true }],
+  app: async ({ alone, shared }, use) => {
+    const app = alone ? await startApp() : shared;
     await use(app);
-    await app.stop();
+    if (alone) await app.stop();
   },
-  craft: async ({ page, app }, use) => {
+  copy: async ({ app, alone, request }, use) => {
+    const copies: Record<string, string> = {};
+    await use(async (id) => {
+      if (alone || !DEMO.includes(id)) return id;
+      if (copies[id] !== undefined) return copies[id];
+      const setup = await request.get(`${app.address}/api/setups/${id}/export`);
+      const made = await request.post(`${app.address}/api/setups`, { data: await setup.json() });
+      return (copies[id] = ((await made.json()) as { id: string }).id);
+    });
+  },
+  craft: async ({ page, app, copy }, use) => {
     const faults: string[] = [];
     page.on('pageerror', (error) => faults.push(String(error)));
     page.on('console', (message) => {
@@ -18,7 +52,7 @@ export const test = base.extend<{ app: RunningApp; craft: (id: string, station?:
       if (message.type() === 'error' && !refused) faults.push(message.text());
     });
     await use(async (id, station = 'model') => {
-      await page.goto(`${app.address}/craft/${id}/${station}`);
+      await page.goto(`${app.address}/craft/${await copy(id)}/${station}`);
       await page.getByTestId('at-model').getByText('µs').waitFor();
       return page;
     });

@@ -1,6 +1,9 @@
 import { defineConfig } from '@playwright/test';
 import { launchOptions } from '../../tools/browser.mjs';
 
+// Short runs never earn back what it costs the server to watch its own code.
+process.env.DOTNET_TieredPGO ??= '0';
+
 export default defineConfig({
   testDir: '.',
   outputDir: '../../artifacts/browser-tests',

@@ -1,6 +1,8 @@
 import { readFile } from 'node:fs/promises';
 import { dragStick, expect, test } from './fixtures';
 
+test.use({ alone: true });
+
 test('a throttle that arrives as roll is followed, put right, undone, and the craft armed and disarmed', async ({
   craft,
   page,
@@ -80,30 +82,22 @@ test('a file that is no setup is refused with the place', async ({ page, app }) 
   await expect(page.getByRole('listitem').filter({ hasText: 'Kittiwake 8' })).toHaveCount(3);
 });
 
-test('board settings are edited in place, and a value that cannot be is refused and not saved', async ({ craft }) => {
-  const page = await craft('gannet', 'board');
-  const fault = page.getByRole('article').filter({ hasText: 'Left shoulder does not reach Arm' });
-  await expect(fault).toBeVisible();
-  await page.getByLabel('Arm watches').selectOption({ label: 'AUX 1 = channel 5' });
-  await expect(fault).toHaveCount(0);
-  await page.getByLabel('Arm is active from').fill('2200');
-  await page.keyboard.press('Enter');
-  await expect(page.getByRole('alert')).toContainText('The band must end above its start');
-  await expect(page.getByLabel('Arm is active from')).toHaveValue('1700');
-});
-
-test('channels are edited in place and the path follows', async ({ craft }) => {
-  const page = await craft('wren');
-  await page
-    .getByRole('button', { name: /ends −97.6/ })
-    .nth(2)
-    .click();
-  await page.getByLabel('Low end').fill('-84');
-  await page.keyboard.press('Enter');
-  await expect(page.getByTestId('at-model')).toHaveText('1069.9µs');
-  // A low end above the board's throttle-low limit never arms, and the finding says so.
-  await expect(page.getByRole('article').filter({ hasText: 'The board never sees the throttle low' })).toBeVisible();
-  await page.keyboard.press('Escape');
-  await page.getByRole('combobox', { name: 'Channel 8 takes' }).selectOption({ label: 'Right dial' });
-  await expect(page.getByRole('button', { name: /^Saved, revision 3/ })).toBeVisible();
+test('a new craft starts with an empty memory, gets its arm switch from the finding, and is armed', async ({
+  page,
+  app,
+}) => {
+  await page.goto(app.address);
+  await page.getByRole('button', { name: 'New craft', exact: true }).click();
+  await page.getByLabel('Name').fill('Tern');
+  await page.getByLabel('Transmitter to start from').selectOption({ label: 'Blank, 6 switches' });
+  await page.getByRole('button', { name: 'Start with an empty memory' }).click();
+  await expect(page).toHaveURL(/\/craft\/tern\/hands$/);
+  const board = page.getByRole('status', { name: 'The board says' });
+  await expect(board).toContainText('The board has no arm function.');
+  const finding = page.getByRole('article').filter({ hasText: 'Nothing arms this craft yet' });
+  await finding.getByRole('button', { name: 'Left shoulder arms on AUX 1' }).click();
+  await expect(page.getByText('Nothing wrong', { exact: true })).toBeVisible();
+  await expect(page.getByText('The board reads it for Arm.')).toBeVisible();
+  await page.getByRole('button', { name: 'Put Left shoulder at far' }).click();
+  await expect(board).toContainText('Armed');
 });

@@ -1,0 +1,29 @@
+import { expect, test } from './fixtures';
+
+test('board settings are edited in place, and a value that cannot be is refused and not saved', async ({ craft }) => {
+  const page = await craft('gannet', 'board');
+  const fault = page.getByRole('article').filter({ hasText: 'Left shoulder does not reach Arm' });
+  await expect(fault).toBeVisible();
+  await page.getByLabel('Arm watches').selectOption({ label: 'AUX 1 = channel 5' });
+  await expect(fault).toHaveCount(0);
+  await page.getByLabel('Arm is active from').fill('2200');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('alert')).toContainText('The band must end above its start');
+  await expect(page.getByLabel('Arm is active from')).toHaveValue('1700');
+});
+
+test('channels are edited in place and the path follows', async ({ craft }) => {
+  const page = await craft('wren');
+  await page
+    .getByRole('button', { name: /ends −97.6/ })
+    .nth(2)
+    .click();
+  await page.getByLabel('Low end').fill('-84');
+  await page.keyboard.press('Enter');
+  await expect(page.getByTestId('at-model')).toHaveText('1069.9µs');
+  // A low end above the board's throttle-low limit never arms, and the finding says so.
+  await expect(page.getByRole('article').filter({ hasText: 'The board never sees the throttle low' })).toBeVisible();
+  await page.keyboard.press('Escape');
+  await page.getByRole('combobox', { name: 'Channel 8 takes' }).selectOption({ label: 'Right dial' });
+  await expect(page.getByRole('button', { name: /^Saved, revision 3/ })).toBeVisible();
+});
