@@ -39,7 +39,7 @@ export const test = base.extend<Fixtures, { shared: RunningApp }>({
       if (alone || !DEMO.includes(id)) return id;
       if (copies[id] !== undefined) return copies[id];
       const setup = await request.get(`${app.address}/api/setups/${id}/export`);
-      const made = await request.post(`${app.address}/api/setups`, { data: await setup.json() });
+      const made = await request.post(`${app.address}/api/setups`, { data: (await setup.json()) as object });
       return (copies[id] = ((await made.json()) as { id: string }).id);
     });
   },
