@@ -118,7 +118,7 @@ const VIEWS = [
     name: 'routine',
     path: '/craft/sandpiper/board?part=measure',
     prepare: async (page) => {
-      await page.getByRole('button', { name: 'Start the guided routine' }).click();
+      await page.getByRole('button', { name: 'Measure the sticks, guided' }).click();
       await page.getByText('Move throttle fully up').waitFor();
     },
   },
@@ -146,6 +146,25 @@ const VIEWS = [
       });
     },
   },
+  {
+    name: 'switches',
+    path: '/craft/sandpiper/board?part=measure',
+    main: true,
+    prepare: async (page) => {
+      await page.getByRole('button', { name: 'Read all from the simulated board' }).click();
+      const arm = page.getByRole('listitem', { name: 'Left shoulder', exact: true });
+      await arm.getByLabel(/^far/).fill('1690');
+      await arm.getByLabel('Trembles by').fill('4');
+      await page.keyboard.press('Enter');
+      await page.getByText('do not switch what is planned').waitFor();
+      await arm.evaluate((a) => {
+        const scroller = a.closest('section[tabindex]');
+        scroller.scrollTop += a.getBoundingClientRect().top - scroller.getBoundingClientRect().top - 60;
+      });
+    },
+  },
+  { name: 'compare', path: '/craft/sandpiper/board?part=compare', main: true },
+  { name: 'symptoms', path: '/craft/sandpiper/board?part=symptoms' },
   {
     name: 'ports',
     path: '/craft/wren/wire',

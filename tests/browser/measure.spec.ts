@@ -44,7 +44,7 @@ test('sticks are taught, wiggled and swept with both hands on the transmitter, a
   await expect(page.getByRole('button', { name: 'Real sticks drive 4' })).toBeVisible();
 
   // The routine goes on by itself; nothing but the sticks is touched from here on.
-  await page.getByRole('button', { name: 'Start the guided routine' }).press('Enter');
+  await page.getByRole('button', { name: 'Measure the sticks, guided' }).press('Enter');
   const routine = page.getByRole('group', { name: 'Guided routine' });
   const moves: [string, number[], number[]][] = [
     ['throttle', [0, 1, 0, 0], [0, -1, 0, 0]],

@@ -1,6 +1,7 @@
 using Zephyros.Core.Board;
 using Zephyros.Core.Hands;
 using Zephyros.Core.Measure;
+using Zephyros.Core.Path;
 using Zephyros.Core.Units;
 
 namespace Zephyros.Core.Bench;
@@ -9,7 +10,7 @@ namespace Zephyros.Core.Bench;
 internal sealed class BarWatch
 {
     private readonly Dictionary<StickAxis, BarTravel> bars = [];
-    private GuidedRoutine? routine;
+    private IRoutine? routine;
 
     /// <summary>The bars by axis; none before the first frame.</summary>
     public IReadOnlyDictionary<string, BarTravel> Bars =>
@@ -25,20 +26,32 @@ internal sealed class BarWatch
     /// <summary>How far the guided routine is; null while none runs.</summary>
     public RoutineState? Routine => routine?.State;
 
-    /// <summary>Begins the guided routine, or ends it.</summary>
-    public void Guide(bool on, TimeSpan now) => routine = on && bars.Count > 0 ? new GuidedRoutine(Shown(), now) : null;
+    /// <summary>Begins a guided routine, or ends it; before the first frame none begins.</summary>
+    public void Guide(RoutineKind kind, SignalPlan plan, IReadOnlyList<Microseconds> received, TimeSpan now)
+    {
+        var begins = kind != RoutineKind.None && bars.Count > 0;
+        var shows = begins ? Shown(received) : null;
+        routine =
+            shows is null ? null
+            : kind == RoutineKind.Switches ? new SwitchRoutine(plan, shows, now)
+            : new StickRoutine(shows, now);
+    }
+
+    /// <summary>Leaves out what the guided routine asks for.</summary>
+    public void Skip(TimeSpan now) => routine?.Skip(now);
 
     /// <summary>Reads the values of a good frame.</summary>
     /// <returns>True when the guided routine has gone on.</returns>
-    public bool See(FlightBoard board, ReadOnlySpan<Microseconds> received, TimeSpan now)
+    public bool See(FlightBoard board, IReadOnlyList<Microseconds> received, TimeSpan now)
     {
         Read(board, received);
-        return routine?.Look(Shown(), now) == true;
+        return routine?.Look(Shown(received), now) == true;
     }
 
-    private Dictionary<StickAxis, Microseconds> Shown() => bars.ToDictionary(b => b.Key, b => b.Value.Now);
+    private BoardShows Shown(IReadOnlyList<Microseconds> received) =>
+        new(bars.ToDictionary(b => b.Key, b => b.Value.Now), [.. received]);
 
-    private void Read(FlightBoard board, ReadOnlySpan<Microseconds> received)
+    private void Read(FlightBoard board, IReadOnlyList<Microseconds> received)
     {
         foreach (var axis in StickAxes.All)
         {

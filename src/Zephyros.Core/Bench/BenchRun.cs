@@ -1,4 +1,5 @@
 using Zephyros.Core.Board;
+using Zephyros.Core.Measure;
 using Zephyros.Core.Model;
 using Zephyros.Core.Model.Running;
 using Zephyros.Core.Path;
@@ -212,10 +213,17 @@ public sealed class BenchRun
         Sequence++;
     }
 
-    /// <summary>Begins the guided measuring routine, or ends it.</summary>
-    public void Guide(bool on)
+    /// <summary>Begins a guided measuring routine, or ends it.</summary>
+    public void Guide(RoutineKind kind)
     {
-        watch.Guide(on, now);
+        watch.Guide(kind, plan, seen, now);
+        Sequence++;
+    }
+
+    /// <summary>Leaves out what the guided routine asks for.</summary>
+    public void Skip()
+    {
+        watch.Skip(now);
         Sequence++;
     }
 
@@ -308,6 +316,17 @@ public sealed class BenchRun
             Noted = noted,
         };
     }
+
+    /// <summary>Every channel at three places, and where they first part.</summary>
+    public IReadOnlyList<ChannelTruth> Truth() =>
+        new ThreeWays(
+            plan,
+            values.Sent,
+            watch.Bars.Count > 0 ? seen : null,
+            Sending && receiver.Way.Up,
+            receiver.Way.At is not null,
+            board.HasSignal
+        ).Channels();
 
     private static bool SameBoard(Setup one, Setup other) =>
         one.Wire == other.Wire && SetupJson.Same(one.Board, other.Board) && SetupJson.Same(one.Air, other.Air);

@@ -1,6 +1,7 @@
 using System.Collections.Immutable;
 using System.ComponentModel;
 using System.ComponentModel.DataAnnotations;
+using System.Globalization;
 using System.Text.Json.Serialization;
 using Zephyros.Core.Hands;
 using Zephyros.Core.Model;
@@ -47,6 +48,15 @@ public sealed record FlightBoard
     [Description("So far from its centre a stick does nothing, in microseconds.")]
     [Range(0, 100)]
     public Microseconds Deadband { get; init; }
+
+    /// <summary>How far what arrives on a channel may lie from what the model works out, to either side, by channel number, as it was
+    /// measured; a channel without an entry keeps to it.</summary>
+    [Description(
+        "How far what arrives on a channel may lie from what the model works out, to either side, by channel number, in microseconds."
+    )]
+    [Range(0, 100)]
+    public ImmutableDictionary<string, Microseconds> Wander { get; init; } =
+        ImmutableDictionary<string, Microseconds>.Empty;
 
     /// <summary>Below this, after scaling, the board takes the throttle for low. The limit itself is not low.</summary>
     [Description("Below this value the board takes the throttle for low, in microseconds.")]
@@ -97,6 +107,10 @@ public sealed record FlightBoard
             .Where(f => f.Value.Kind == FunctionKind.Arm)
             .Select(f => (KeyValuePair<string, BoardFunction>?)f)
             .FirstOrDefault();
+
+    /// <summary>How far what arrives on a channel may lie from what the model works out, to either side.</summary>
+    public Microseconds WanderOn(ChannelNumber channel) =>
+        Wander.GetValueOrDefault(channel.Value.ToString(CultureInfo.InvariantCulture));
 
     /// <summary>What the board makes of a value of a stick channel.</summary>
     public Microseconds Scaled(StickAxis axis, Microseconds received) =>

@@ -1,7 +1,7 @@
 namespace Zephyros.Core.Measure;
 
-/// <summary>What the guided routine waits for.</summary>
-public enum RoutinePhase
+/// <summary>What the routine of the sticks waits for.</summary>
+internal enum RoutinePhase
 {
     /// <summary>A stick goes up, right or forward to its end.</summary>
     FirstEnd,

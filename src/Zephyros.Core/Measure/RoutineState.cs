@@ -1,19 +1,21 @@
-using Zephyros.Core.Hands;
-
 namespace Zephyros.Core.Measure;
 
-/// <summary>How far the guided routine is.</summary>
-/// <param name="Phase">What it waits for.</param>
-/// <param name="Stick">The stick that is to be moved.</param>
+/// <summary>How far a guided routine is.</summary>
+/// <param name="Done">True when everything is measured.</param>
 /// <param name="Prompt">What to do now, in a few words that can be read from where the transmitter is held.</param>
 /// <param name="Problem">Why it does not go on; empty while nothing is wrong.</param>
-/// <param name="Wiggles">What was seen so far.</param>
-/// <param name="Sweeps">What was measured so far, by the axis of the bar.</param>
+/// <param name="Seen">How many sticks or positions were seen so far.</param>
+/// <param name="Count">How many there are.</param>
+/// <param name="Wiggles">Which bars answered so far.</param>
+/// <param name="Sweeps">How far they went, by the axis of the bar.</param>
+/// <param name="Positions">What the positions of switches showed.</param>
 public sealed record RoutineState(
-    RoutinePhase Phase,
-    StickAxis Stick,
+    bool Done,
     string Prompt,
     string Problem,
+    int Seen,
+    int Count,
     IReadOnlyList<WiggleSeen> Wiggles,
-    IReadOnlyDictionary<string, Sweep> Sweeps
+    IReadOnlyDictionary<string, Sweep> Sweeps,
+    IReadOnlyList<PositionSeen> Positions
 );

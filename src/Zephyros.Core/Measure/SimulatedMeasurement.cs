@@ -53,6 +53,20 @@ public static class SimulatedMeasurement
         };
     }
 
+    /// <summary>What the board shows of every position of every switch and button that can be measured.</summary>
+    public static IReadOnlyList<PositionSeen> Positions(SignalPlan plan) =>
+        [
+            .. from row in MeasuredRows.Of(plan)
+            from cell in row.Cells
+            select new PositionSeen
+            {
+                Control = row.Control,
+                Setting = (int)cell.Setting,
+                Channel = row.Channel,
+                Value = new Microseconds(Math.Round(cell.Received.Value)),
+            },
+        ];
+
     private static Microseconds Bar(SignalPlan plan, SignalValues values, StickAxis axis) =>
         plan.Setup.Board.Scaled(axis, values.Received[plan.Setup.Board.Map.ChannelOf(axis).Value - 1]);
 }

@@ -1,3 +1,4 @@
+using Zephyros.Core.Board;
 using Zephyros.Core.Hands;
 using Zephyros.Core.Model.Running;
 
@@ -45,6 +46,12 @@ public static class ControlRows
         var functions = plan
             .Setup.Board.Functions.Where(f => f.Value.Channel == number && f.Value.Contains(received))
             .Select(f => f.Key);
-        return new PositionCell(setting, name, received, [.. functions.Order(StringComparer.Ordinal)]);
+        return new PositionCell(
+            setting,
+            name,
+            received,
+            [.. functions.Order(StringComparer.Ordinal)],
+            BandRoom.Of(plan.Setup.Board, number, received)
+        );
     }
 }

@@ -28,17 +28,20 @@ public static class EvidenceBasis
     /// <summary>What a bind of this setup depends on.</summary>
     public static IReadOnlyList<BasisPart> OfBind(Setup setup) => Of(setup, BindParts);
 
-    /// <summary>What a measurement of the stick channels depends on.</summary>
-    public static IReadOnlyList<BasisPart> OfMeasurement(Setup setup) =>
-        Of(
+    /// <summary>What a measurement depends on: the way that all values go, and the channels that were measured.</summary>
+    public static IReadOnlyList<BasisPart> OfMeasurement(Setup setup, MeasurementRecord record)
+    {
+        var measured = record.Positions.Select(p => p.Channel).ToHashSet();
+        return Of(
             setup,
             MeasurementParts.Concat(
                 setup
-                    .Model.Channels.Where(c => c.Value.Number.Aux is null)
+                    .Model.Channels.Where(c => c.Value.Number.Aux is null || measured.Contains(c.Value.Number))
                     .OrderBy(c => c.Value.Number.Value)
                     .Select(c => ($"/model/channels/{c.Key}", $"the channel of {c.Value.Label}"))
             )
         );
+    }
 
     private static IReadOnlyList<BasisPart> Of(Setup setup, IEnumerable<(string Path, string Name)> parts)
     {

@@ -5,7 +5,7 @@ using Zephyros.Core.Measure;
 
 namespace Zephyros.Core.Procedure;
 
-/// <summary>What was seen when sticks were wiggled and swept.</summary>
+/// <summary>What was seen when sticks were wiggled and swept, and switches put through their positions.</summary>
 public sealed record MeasurementRecord
 {
     /// <summary>What each wiggle showed.</summary>
@@ -15,6 +15,10 @@ public sealed record MeasurementRecord
     /// <summary>What the board showed at the ends and the centre, by axis.</summary>
     [Description("What the board showed at the ends and the centre, by axis.")]
     public ImmutableDictionary<string, Sweep> Sweeps { get; init; } = ImmutableDictionary<string, Sweep>.Empty;
+
+    /// <summary>What the positions of switches and buttons gave.</summary>
+    [Description("What the positions of switches and buttons gave.")]
+    public ImmutableArray<PositionSeen> Positions { get; init; } = [];
 
     /// <summary>True when it was read off the simulated board, which proves nothing of the real one.</summary>
     [Description("True when it was read off the simulated board.")]

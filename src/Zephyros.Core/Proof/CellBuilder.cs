@@ -193,12 +193,16 @@ internal sealed class CellBuilder
         for (var i = 0; i < bits.Length; i++)
         {
             // A bit with several comparisons is set by any of them.
-            var received = scope.Receive(bits[i].Atoms[0].Channel, run.Sent(bits[i].Channel, withOverrides: false));
-            letters[comparisons.Length + i] = Letter(
-                received,
-                Array.Exists(bits[i].Atoms, a => received.Low >= a.From && received.High <= a.UpTo),
-                Array.TrueForAll(bits[i].Atoms, a => received.High < a.From || received.Low > a.UpTo)
-            );
+            var channel = bits[i].Atoms[0].Channel;
+            var exact = scope.Receive(channel, run.Sent(bits[i].Channel, withOverrides: false));
+            var received = exact.Wandering(scope.Wander(channel));
+            var surely = Array.Exists(bits[i].Atoms, a => received.Low >= a.From && received.High <= a.UpTo);
+            var never = Array.TrueForAll(bits[i].Atoms, a => received.High < a.From || received.Low > a.UpTo);
+            // What the wander alone leaves open stays open however finely the stretch is cut.
+            letters[comparisons.Length + i] =
+                !surely && !never && exact.Low == exact.High && received.Low < received.High
+                    ? '?'
+                    : Letter(exact, surely, never);
         }
 
         undecided = letters.Any(l => l is '?' or '!');

@@ -127,7 +127,11 @@ internal sealed class ProofScope
     /// <param name="setting">0 to 6; see <see cref="Control.Read"/>.</param>
     public static ulong PositionBit(double setting) => CueBit((int)setting);
 
-    /// <summary>What the board receives of a range that is sent, in microseconds.</summary>
+    /// <summary>How far what the board receives on a channel may lie from what the model works out, in microseconds.</summary>
+    /// <param name="channel">The place of the channel, 0 for channel 1.</param>
+    public double Wander(int channel) => Plan.Setup.Board.WanderOn(new ChannelNumber(channel + 1)).Value;
+
+    /// <summary>What the board receives of a range that is sent, in microseconds, without its wander.</summary>
     /// <param name="channel">The place of the channel, 0 for channel 1.</param>
     /// <param name="sent">What is sent, in percent.</param>
     public ValueRange Receive(int channel, ValueRange sent)
@@ -250,7 +254,7 @@ internal sealed class ProofScope
                             .. control
                                 .NamedPositions.OrderBy(p => p.Setting != control.StartSetting)
                                 .ThenBy(p => p.Setting)
-                                .Select(p => InputCell.Of(p.Setting)),
+                                .Select(p => InputCell.Of(p.Setting) with { Open = Wanders(id) }),
                         ]
                     ),
                     i
@@ -272,6 +276,9 @@ internal sealed class ProofScope
         if (sources.Count >= RangeRun.MostSources)
             Obstacle = "Too many sticks, dials and sensors at once.";
     }
+
+    // A value that wanders may cross an edge while the switch stands.
+    private bool Wanders(string control) => Plan.ChannelsOf(control).Any(c => Wander(c.Channel.Number.Value - 1) > 0);
 
     // What cannot be told apart is no input; it stays anywhere.
     private void Add(ProofInput input, int register)

@@ -164,7 +164,11 @@ internal sealed class ReducedModel
         foreach (var (channel, atoms) in channels)
         {
             var received = scope.Receive(atoms[0].Channel, run.Sent(channel, withOverrides: true));
-            reading |= received.ExampleDecides ? BitsAt(atoms, received.Value) : OneOf(atoms, received, choices);
+            var wander = scope.Wander(atoms[0].Channel);
+            reading |=
+                wander > 0 ? OneOf(atoms, received.Wandering(wander), choices)
+                : received.ExampleDecides ? BitsAt(atoms, received.Value)
+                : OneOf(atoms, received, choices);
         }
 
         return reading;

@@ -1,6 +1,7 @@
 using System.Globalization;
 using Zephyros.Core.Board;
 using Zephyros.Core.Hands;
+using Zephyros.Core.Units;
 
 namespace Zephyros.Core.Setups;
 
@@ -82,8 +83,15 @@ public static class SetupValidator
 
     private static void CheckLink(Setup setup, List<SetupProblem> problems)
     {
-        CheckNumbers(setup, "presets", setup.Air.Presets.Keys, problems);
-        CheckNumbers(setup, "channelSteps", setup.Air.ChannelSteps.Keys, problems);
+        var most = setup.Air.Channels;
+        CheckNumbers("/air/presets", $"The link has channels 1 to {most}", most, setup.Air.Presets.Keys, problems);
+        CheckNumbers(
+            "/air/channelSteps",
+            $"The link has channels 1 to {most}",
+            most,
+            setup.Air.ChannelSteps.Keys,
+            problems
+        );
         if (setup.Air.Receiver.QualityOn > setup.Air.Channels)
             problems.Add(
                 new(
@@ -94,20 +102,16 @@ public static class SetupValidator
     }
 
     private static void CheckNumbers(
-        Setup setup,
-        string member,
+        string place,
+        string which,
+        int most,
         IEnumerable<string> numbers,
         List<SetupProblem> problems
     )
     {
         foreach (var number in numbers)
-            if (!Enumerable.Range(1, setup.Air.Channels).Any(n => n.ToString(CultureInfo.InvariantCulture) == number))
-                problems.Add(
-                    new(
-                        $"/air/{member}/{number}",
-                        $"The link has channels 1 to {setup.Air.Channels}, not \"{number}\"."
-                    )
-                );
+            if (!Enumerable.Range(1, most).Any(n => n.ToString(CultureInfo.InvariantCulture) == number))
+                problems.Add(new($"{place}/{number}", $"{which}, not \"{number}\"."));
     }
 
     private static void CheckBoard(Setup setup, List<SetupProblem> problems)
@@ -119,6 +123,13 @@ public static class SetupValidator
                 problems.Add(
                     new($"/board/spans/{axis}", $"A span is of roll, pitch, throttle or yaw, not of \"{axis}\".")
                 );
+        CheckNumbers(
+            "/board/wander",
+            $"A board reads channels 1 to {ChannelNumber.Highest}",
+            ChannelNumber.Highest,
+            setup.Board.Wander.Keys,
+            problems
+        );
         foreach (var (id, function) in setup.Board.Functions)
         {
             if (function.Low.Value >= function.High.Value)

@@ -7,6 +7,9 @@ public readonly record struct ChannelNumber(int Value) : IQuantity<ChannelNumber
     /// <summary>How many channels carry the sticks; AUX 1 is the next one. Common practice, no source: AUX n = channel n + 4.</summary>
     public const int StickChannels = 4;
 
+    /// <summary>The highest channel that a setup knows: AUX 28.</summary>
+    public const int Highest = 32;
+
     double IQuantity<ChannelNumber>.Value => Value;
 
     /// <inheritdoc />

@@ -1,15 +1,22 @@
+using Zephyros.Core.Bench;
 using Zephyros.Web.Contracts;
 using Zephyros.Web.Setups;
 
 namespace Zephyros.Web.Bench;
 
-/// <summary>The bench as a plain request: what the live stream shows, once.</summary>
+/// <summary>The bench as plain requests: what the live stream shows, once; and every channel at three places.</summary>
 internal static class BenchEndpoints
 {
-    /// <summary>Maps the endpoint.</summary>
-    public static void Map(RouteGroupBuilder setups) =>
+    /// <summary>Maps the endpoints.</summary>
+    public static void Map(RouteGroupBuilder setups)
+    {
         setups.MapGet("/{id}/bench", Look).WithName("GetBench").Finds<BenchMessage>();
+        setups.MapGet("/{id}/truth", Truth).WithName("GetTruth").Finds<ChannelTruth[]>();
+    }
 
     private static IResult Look(string id, string? follow, BenchRooms rooms) =>
         rooms.Enter(id) is { } room ? TypedResults.Ok(room.Look(follow ?? "throttle", seen: 0)) : Saving.NoSetup(id);
+
+    private static IResult Truth(string id, BenchRooms rooms) =>
+        rooms.Enter(id) is { } room ? TypedResults.Ok(room.Do(run => run.Truth().ToArray())) : Saving.NoSetup(id);
 }

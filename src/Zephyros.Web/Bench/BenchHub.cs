@@ -1,5 +1,6 @@
 using System.Runtime.CompilerServices;
 using Microsoft.AspNetCore.SignalR;
+using Zephyros.Core.Measure;
 using Zephyros.Web.Contracts;
 
 namespace Zephyros.Web.Bench;
@@ -63,8 +64,11 @@ internal sealed class BenchHub(BenchRooms rooms) : Hub
     /// <summary>Begins anew to look how far the bars of the board go.</summary>
     public void WatchBars(string setup) => Act(setup, run => run.WatchBars());
 
-    /// <summary>Begins the guided measuring routine, or ends it.</summary>
-    public void Guide(string setup, bool on) => Act(setup, run => run.Guide(on));
+    /// <summary>Begins a guided measuring routine, or ends it.</summary>
+    public void Guide(string setup, RoutineKind kind) => Act(setup, run => run.Guide(kind));
+
+    /// <summary>Leaves out what the guided routine asks for.</summary>
+    public void SkipStep(string setup) => Act(setup, run => run.Skip());
 
     /// <summary>Takes the craft to a distance in kilometres at which packets are lost, or back to the bench.</summary>
     public void SetDistance(string setup, double? kilometres)

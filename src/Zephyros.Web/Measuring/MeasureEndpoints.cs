@@ -27,6 +27,11 @@ internal static class MeasureEndpoints
             .WithName("SolveSweeps")
             .Accepts<SweepsRequest>("application/json")
             .Answers<EndpointView>();
+        setups
+            .MapPost("/{id}/positions", PositionsAsync)
+            .WithName("SolvePositions")
+            .Accepts<PositionsRequest>("application/json")
+            .Answers<PositionAnswer>();
         setups.MapGet("/{id}/simulated-measurement", Simulate).WithName("MeasureSimulated").Finds<SimulatedView>();
         setups.MapGet("/{id}/measurements", List).WithName("ListMeasurements").Finds<MeasurementView[]>();
         setups
@@ -86,6 +91,23 @@ internal static class MeasureEndpoints
         );
     }
 
+    private static async Task<IResult> PositionsAsync(
+        HttpContext context,
+        string id,
+        SetupStore store,
+        CancellationToken cancel
+    )
+    {
+        var (wish, problem) = await RequestBody.ReadAsync<PositionsRequest>(context.Request, cancel);
+        if (wish is null)
+            return problem!;
+        if (store.Find(id) is not { Setup: var setup })
+            return Saving.NoSetup(id);
+        return PositionSolver.Problems(setup, wish.Seen) is { Count: > 0 } problems
+            ? Problem.Invalid("This cannot have been measured", problems)
+            : TypedResults.Ok(PositionSolver.Solve(SignalPlan.Compile(setup), wish.Seen));
+    }
+
     private static IResult Simulate(string id, SetupStore store)
     {
         if (store.Find(id) is not { Setup: var setup })
@@ -97,7 +119,8 @@ internal static class MeasureEndpoints
                 StickAxes
                     .All.Select(a => (Axis: a, Sweep: SimulatedMeasurement.Swept(plan, a)))
                     .Where(s => s.Sweep is not null)
-                    .ToDictionary(s => s.Axis.Word(), s => s.Sweep!, StringComparer.Ordinal)
+                    .ToDictionary(s => s.Axis.Word(), s => s.Sweep!, StringComparer.Ordinal),
+                SimulatedMeasurement.Positions(plan)
             )
         );
     }
@@ -122,7 +145,7 @@ internal static class MeasureEndpoints
             return problem!;
         if (store.Find(id) is not { Setup: var setup })
             return Saving.NoSetup(id);
-        var kept = evidence.Add(id, EvidenceKind.Measurement, record, EvidenceBasis.OfMeasurement(setup));
+        var kept = evidence.Add(id, EvidenceKind.Measurement, record, EvidenceBasis.OfMeasurement(setup, record));
         return TypedResults.Ok(View(kept, setup));
     }
 

@@ -1,17 +1,19 @@
 using Zephyros.Core.Findings;
+using Zephyros.Core.Judgement;
 using Zephyros.Core.Setups;
 using Zephyros.Storage;
 using Zephyros.Web.Contracts;
 
 namespace Zephyros.Web.Setups;
 
-/// <summary>Findings, their fixes and their justifications.</summary>
+/// <summary>Findings, their fixes and their justifications; and what may be behind a symptom.</summary>
 internal static class FindingEndpoints
 {
     /// <summary>Maps the endpoints.</summary>
     public static void Map(RouteGroupBuilder setups)
     {
         setups.MapGet("/{id}/findings", List).WithName("ListFindings").Finds<Finding[]>();
+        setups.MapGet("/{id}/symptoms", Symptoms).WithName("ListSymptoms").Finds<Symptom[]>();
         setups.MapPost("/{id}/findings/{key}/fixes/{fix}", Apply).WithName("ApplyFix").Changes();
         setups
             .MapPut("/{id}/findings/{key}/justification", JustifyAsync)
@@ -22,6 +24,9 @@ internal static class FindingEndpoints
 
     private static IResult List(string id, SetupStore store, KnownFindings findings) =>
         store.Find(id) is { } stored ? TypedResults.Ok(findings.Of(stored.Setup)) : Saving.NoSetup(id);
+
+    private static IResult Symptoms(string id, SetupStore store) =>
+        store.Find(id) is { } stored ? TypedResults.Ok(SymptomList.For(stored.Setup).ToArray()) : Saving.NoSetup(id);
 
     private static IResult Apply(HttpContext context, string id, string key, string fix, Saving saving) =>
         saving.Edit(context, id, setup => Find(setup, key)?.Fixes.FirstOrDefault(f => f.Id == fix)?.Edit);

@@ -61,6 +61,7 @@ internal static class PlantedFaults
             {
                 Air = Demo.Plain.Air with { ReservesArmChannel = true },
             },
+            ["band-too-near:arm:left-shoulder:far"] = Demo.Plain.WithArm(f => f with { Low = new(2010) }),
             ["receiver-port-unfit"] = Demo.Plain.WithBoard(b =>
                 b with
                 {

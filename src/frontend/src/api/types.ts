@@ -51,3 +51,7 @@ export type WiggleView = Schemas['WiggleView'];
 export type EndpointView = Schemas['EndpointView'];
 export type ChannelTravel = Schemas['ChannelTravel'];
 export type RoutineState = Schemas['RoutineState'];
+export type Suspect = Schemas['Suspect'];
+export type PositionSeen = Schemas['PositionSeen'];
+export type PositionAnswer = Schemas['PositionAnswer'];
+export type MeasuredPosition = Schemas['MeasuredPosition'];

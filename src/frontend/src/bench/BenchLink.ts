@@ -100,9 +100,14 @@ export class BenchLink {
     this.tell('SetDistance', kilometres);
   }
 
-  /** Begins the guided measuring routine, or ends it. */
-  guide(on: boolean): void {
-    this.tell('Guide', on);
+  /** Begins a guided measuring routine, or ends it. */
+  guide(kind: 'none' | 'sticks' | 'switches'): void {
+    this.tell('Guide', kind);
+  }
+
+  /** Leaves out what the guided routine asks for. */
+  skipStep(): void {
+    this.tell('SkipStep');
   }
 
   /** Begins anew to look how far the board's bars go. */

@@ -41,6 +41,9 @@ internal readonly record struct ValueRange(double Value, double Low, double High
         return Outward(Value * other.Value, low, high, Sources | other.Sources);
     }
 
+    /// <summary>With so much more room to either side.</summary>
+    public ValueRange Wandering(double by) => this with { Low = Low - by, High = High + by };
+
     public ValueRange Held(double low, double high) =>
         new(
             Math.Min(Math.Max(Value, low), high),

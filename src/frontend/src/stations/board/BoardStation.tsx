@@ -14,6 +14,8 @@ import { GuardFields } from './GuardFields';
 import { LossFields } from './LossFields';
 import { MeasurePart } from './MeasurePart';
 import { PositionTable } from './PositionTable';
+import { SymptomsPart } from './SymptomsPart';
+import { ThreeWays } from './ThreeWays';
 
 interface Props {
   id: string;
@@ -30,7 +32,13 @@ export function BoardStation({ id, setup, view, changes }: Props) {
       label="Parts of the board"
       parts={[
         { part: 'settings', name: 'Settings', content: <SettingsPart setup={setup} view={view} changes={changes} /> },
-        { part: 'measure', name: 'Measure', content: <MeasurePart key={id} id={id} changes={changes} /> },
+        {
+          part: 'measure',
+          name: 'Measure',
+          content: <MeasurePart key={id} id={id} setup={setup} view={view} changes={changes} />,
+        },
+        { part: 'compare', name: 'Compare', content: <ThreeWays id={id} /> },
+        { part: 'symptoms', name: 'Symptoms', content: <SymptomsPart id={id} changes={changes} /> },
       ]}
     />
   );

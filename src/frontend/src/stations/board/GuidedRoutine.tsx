@@ -9,7 +9,7 @@ export function GuidedRoutine({ onDone }: { onDone: (state: RoutineState) => voi
   const { link } = useBench();
   const routine = useBenchState((s) => s.message?.snapshot.routine ?? null);
   const receives = useBenchState((s) => Object.keys(s.message?.snapshot.bars ?? {}).length > 0);
-  const step = routine && `${routine.phase} ${routine.stick} ${routine.problem}`;
+  const step = routine && `${routine.prompt} ${routine.problem}`;
   const before = useRef(step);
   const done = useRef(onDone);
 
@@ -23,16 +23,21 @@ export function GuidedRoutine({ onDone }: { onDone: (state: RoutineState) => voi
   }, [step]);
 
   useEffect(() => {
-    if (routine?.phase !== 'done') return;
+    if (!routine?.done) return;
     done.current(routine);
-    link.guide(false);
+    link.guide('none');
   }, [routine, link]);
 
   if (!routine)
     return (
-      <Button look="solid" disabled={!receives} onClick={() => link.guide(true)}>
-        Start the guided routine
-      </Button>
+      <>
+        <Button look="solid" disabled={!receives} onClick={() => link.guide('sticks')}>
+          Measure the sticks, guided
+        </Button>
+        <Button look="solid" disabled={!receives} onClick={() => link.guide('switches')}>
+          Measure the switches, guided
+        </Button>
+      </>
     );
   return (
     <div
@@ -45,8 +50,9 @@ export function GuidedRoutine({ onDone }: { onDone: (state: RoutineState) => voi
       </p>
       {routine.problem && <p className="mt-1 text-lg font-semibold text-rust">{routine.problem}</p>}
       <p className="mt-2 flex flex-wrap items-center gap-4 text-soft">
-        {routine.wiggles.length} of 4 sticks seen. It goes on when everything has rested for a second.
-        <Button onClick={() => link.guide(false)}>Stop</Button>
+        {routine.seen} of {routine.count} done. It goes on when everything has rested for a second.
+        <Button onClick={() => link.skipStep()}>Leave this one out</Button>
+        <Button onClick={() => link.guide('none')}>Stop</Button>
       </p>
     </div>
   );

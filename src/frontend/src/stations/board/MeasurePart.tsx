@@ -2,30 +2,39 @@ import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { answer, api } from '../../api/client';
 import { measurementsQuery } from '../../api/queries';
-import type { StickAxis, Sweep, WiggleSeen } from '../../api/types';
+import type { PositionSeen, Setup, SetupView, StickAxis, Sweep, WiggleSeen } from '../../api/types';
 import type { Changes } from '../../setup/useChanges';
 import { Button } from '../../ui/Button';
 import { GuidedRoutine } from './GuidedRoutine';
 import { SweepTable } from './SweepTable';
-import { ThreeWays } from './ThreeWays';
+import { SwitchTable } from './SwitchTable';
 import { WiggleTable } from './WiggleTable';
 
 /** The axes in the order in which they are moved. */
 const AXES: readonly StickAxis[] = ['throttle', 'roll', 'pitch', 'yaw'];
 
+interface Props {
+  id: string;
+  setup: Setup;
+  view: SetupView;
+  changes: Changes;
+}
+
 /** The sticks against the board's bars: what answers what, how far it goes, and how to put it right in one place. */
-export function MeasurePart({ id, changes }: { id: string; changes: Changes }) {
+export function MeasurePart({ id, setup, view, changes }: Props) {
   const client = useQueryClient();
   const [wiggles, setWiggles] = useState<Partial<Record<StickAxis, WiggleSeen>>>({});
   const [sweeps, setSweeps] = useState<Partial<Record<StickAxis, Sweep>>>({});
+  const [positions, setPositions] = useState<readonly PositionSeen[]>([]);
   const [simulated, setSimulated] = useState(false);
   const { data: kept = [] } = useQuery(measurementsQuery(id));
   const path = { params: { path: { id } } };
   const simulate = useMutation({
     mutationFn: () => answer(api.GET('/api/setups/{id}/simulated-measurement', path)),
-    onSuccess: (view) => {
-      setWiggles(Object.fromEntries(view.wiggles.map((w) => [w.moved, w])));
-      setSweeps(view.sweeps);
+    onSuccess: (all) => {
+      setWiggles(Object.fromEntries(all.wiggles.map((w) => [w.moved, w])));
+      setSweeps(all.sweeps);
+      setPositions(all.positions);
       setSimulated(true);
     },
   });
@@ -34,12 +43,12 @@ export function MeasurePart({ id, changes }: { id: string; changes: Changes }) {
       answer(
         api.POST('/api/setups/{id}/measurements', {
           ...path,
-          body: { wiggles: Object.values(wiggles), sweeps, simulated, note: '' },
+          body: { wiggles: Object.values(wiggles), sweeps, positions: [...positions], simulated, note: '' },
         }),
       ),
     onSuccess: () => client.invalidateQueries({ queryKey: measurementsQuery(id).queryKey }),
   });
-  const some = Object.keys(wiggles).length + Object.keys(sweeps).length > 0;
+  const some = Object.keys(wiggles).length + Object.keys(sweeps).length + positions.length > 0;
   return (
     <>
       <p className="mb-3 max-w-[75ch] text-soft">
@@ -49,8 +58,11 @@ export function MeasurePart({ id, changes }: { id: string; changes: Changes }) {
       <div className="mb-4 flex flex-wrap gap-2">
         <GuidedRoutine
           onDone={(routine) => {
-            setWiggles(Object.fromEntries(routine.wiggles.map((w) => [w.moved, w])));
-            setSweeps(routine.sweeps);
+            if (routine.positions.length > 0) setPositions(routine.positions);
+            else {
+              setWiggles(Object.fromEntries(routine.wiggles.map((w) => [w.moved, w])));
+              setSweeps(routine.sweeps);
+            }
             setSimulated(true);
           }}
         />
@@ -62,6 +74,7 @@ export function MeasurePart({ id, changes }: { id: string; changes: Changes }) {
           onClick={() => {
             setWiggles({});
             setSweeps({});
+            setPositions([]);
             setSimulated(false);
           }}
         >
@@ -91,7 +104,17 @@ export function MeasurePart({ id, changes }: { id: string; changes: Changes }) {
           setSimulated(false);
         }}
       />
-      <ThreeWays axes={AXES} />
+      <SwitchTable
+        id={id}
+        setup={setup}
+        rows={view.rows}
+        seen={positions}
+        changes={changes}
+        onSee={(changed) => {
+          setPositions(changed);
+          setSimulated(false);
+        }}
+      />
       <section aria-labelledby="measured" className="mb-6">
         <h2 id="measured" className="text-lg font-bold">
           {kept.length === 0 ? 'No measurement is recorded' : 'Measurements that were recorded'}
@@ -103,7 +126,8 @@ export function MeasurePart({ id, changes }: { id: string; changes: Changes }) {
                 {new Date(made.takenAt).toLocaleString()}
               </time>
               <span>
-                {made.record.wiggles?.length ?? 0} wiggles, {Object.keys(made.record.sweeps ?? {}).length} sweeps
+                {made.record.wiggles?.length ?? 0} wiggles, {Object.keys(made.record.sweeps ?? {}).length} sweeps,{' '}
+                {made.record.positions?.length ?? 0} positions
                 {made.record.simulated && ', of the simulated board'}
               </span>
               <b className={made.changed.length > 0 ? 'text-rust' : 'text-moss'}>

@@ -1,49 +1,74 @@
-import type { StickAxis } from '../../api/types';
-import { useBenchState } from '../../bench/BenchProvider';
+import { useQuery } from '@tanstack/react-query';
+import clsx from 'clsx';
+import { answer, api } from '../../api/client';
+import { STATION_NAMES } from '../../path/stations';
 import { figure } from '../air/figures';
 
-/** What the model sends, the wire carries and the board shows of each axis, side by side. */
-export function ThreeWays({ axes }: { axes: readonly StickAxis[] }) {
-  const { bars, sent, received } = useBenchState((s) => ({
-    bars: s.message?.snapshot.bars ?? {},
-    sent: s.message?.snapshot.sent ?? [],
-    received: s.message?.snapshot.received ?? [],
-  }));
+/** So often the three places are looked at again, in milliseconds. */
+const LOOK_AGAIN = 500;
+
+/** What the model sends, the wire carries and the board shows of each channel, side by side, and where the three first part. */
+export function ThreeWays({ id }: { id: string }) {
+  const { data: channels = [] } = useQuery({
+    queryKey: ['setup', id, 'truth'],
+    queryFn: () => answer(api.GET('/api/setups/{id}/truth', { params: { path: { id } } })),
+    refetchInterval: LOOK_AGAIN,
+  });
+  const parted = channels.filter((c) => c.parts);
   return (
     <section aria-labelledby="three" className="mb-6">
       <h2 id="three" className="text-lg font-bold">
         The same channel at three places
       </h2>
-      <table className="w-full max-w-3xl border-collapse">
-        <thead>
-          <tr className="border-b-2 border-ink text-left text-[0.84rem] text-soft">
-            <th className="py-1 font-semibold">Bar</th>
-            <th className="font-semibold">Channel</th>
-            <th className="text-right font-semibold">the model sends</th>
-            <th className="text-right font-semibold">the wire carries</th>
-            <th className="text-right font-semibold">the board shows</th>
-          </tr>
-        </thead>
-        <tbody>
-          {axes.map((axis) => {
-            const bar = bars[axis];
-            const place = (bar?.channel ?? 1) - 1;
-            return (
-              <tr key={axis} className="border-b border-hair">
-                <th scope="row" className="py-1 text-left">
-                  {axis}
+      <p className="mb-1 text-soft">
+        {parted.length === 0
+          ? 'Model, wire and board agree on every channel.'
+          : `${parted.length} of ${channels.length} channels do not arrive as they are sent.`}
+      </p>
+      <div className="-mx-1 overflow-x-auto px-1">
+        <table className="w-full max-w-5xl border-collapse">
+          <thead>
+            <tr className="border-b-2 border-ink text-left text-[0.84rem] text-soft">
+              <th className="py-1 pr-3 font-semibold">Channel</th>
+              <th className="pr-3 text-right font-semibold">Model says</th>
+              <th className="pr-3 text-right font-semibold">Wire carries</th>
+              <th className="pr-3 text-right font-semibold">Board shows</th>
+              <th className="pl-3 font-semibold">Parts at</th>
+            </tr>
+          </thead>
+          <tbody>
+            {channels.map((c) => (
+              <tr key={c.channel} className={clsx('border-b border-hair align-top', c.parts && 'bg-rust-wash')}>
+                <th scope="row" className="py-1 pr-3 text-left whitespace-nowrap">
+                  {c.channel}
+                  {c.channel > 4 && <span className="ml-2 text-[0.8rem] text-soft">AUX {c.channel - 4}</span>}
                 </th>
-                <td>{place + 1}</td>
-                {[sent[place], received[place], bar?.now].map((us, i) => (
-                  <td key={i} className="text-right font-mono font-semibold">
-                    {us === undefined ? '–' : figure(us, 1)} µs
-                  </td>
-                ))}
+                <Value us={c.model} of={c.carries || 'nothing'} apart={false} />
+                <Value us={c.wire} of="" apart={c.parts === 'air' || c.parts === 'wire'} />
+                <Value us={c.board} of={c.shown || 'unwatched'} apart={c.parts === 'board'} />
+                <td className="py-1 pl-3">
+                  {c.parts ? (
+                    <>
+                      <b className="text-rust">{STATION_NAMES[c.parts]}</b> <span>{c.why}</span>
+                    </>
+                  ) : (
+                    <span className="text-moss">agrees</span>
+                  )}
+                </td>
               </tr>
-            );
-          })}
-        </tbody>
-      </table>
+            ))}
+          </tbody>
+        </table>
+      </div>
     </section>
+  );
+}
+
+function Value({ us, of, apart }: { us: number | null; of: string; apart: boolean }) {
+  return (
+    <td className={clsx('py-1 pr-3 text-right', apart && 'text-rust')}>
+      <b className="font-mono">{us === null ? '–' : `${figure(us, 1)} µs`}</b>
+      {of && <span className="block text-[0.84rem] text-soft">{of}</span>}
+    </td>
   );
 }

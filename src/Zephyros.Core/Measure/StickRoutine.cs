@@ -4,9 +4,8 @@ using Zephyros.Core.Units;
 namespace Zephyros.Core.Measure;
 
 /// <summary>The two-minute measuring routine: each step says which stick to move, and ends once a bar has moved and everything has
-/// rested for a second, so that no hand need leave the sticks. Not safe for use by several threads.</summary>
-/// <remarks>It knows nothing of where the bars come from: real sticks, those of the page, or a recording.</remarks>
-public sealed class GuidedRoutine
+/// rested for a second, so that no hand need leave the sticks.</summary>
+public sealed class StickRoutine : IRoutine
 {
     // A bar that goes this far is meant; one that goes less is the trembling of the hand. Our own figures.
     private const double Meant = 150;
@@ -33,22 +32,24 @@ public sealed class GuidedRoutine
     private double most;
 
     /// <summary>Begins with the sticks at rest.</summary>
-    /// <param name="bars">What the board shows of each axis.</param>
+    /// <param name="seen">What the board shows.</param>
     /// <param name="now">The time.</param>
-    public GuidedRoutine(IReadOnlyDictionary<StickAxis, Microseconds> bars, TimeSpan now)
+    public StickRoutine(BoardShows seen, TimeSpan now)
     {
-        (from, resting, since) = (bars, bars, now);
+        (from, resting, since) = (seen.Bars, seen.Bars, now);
     }
 
-    /// <summary>How far it is.</summary>
+    /// <inheritdoc />
     public RoutineState State =>
         new(
-            phase,
-            Order[Math.Min(place, Order.Length - 1)],
+            phase == RoutinePhase.Done,
             Prompt,
             problem,
+            place,
+            Order.Length,
             [.. wiggles],
-            new Dictionary<string, Sweep>(sweeps, StringComparer.Ordinal)
+            new Dictionary<string, Sweep>(sweeps, StringComparer.Ordinal),
+            []
         );
 
     private string Prompt =>
@@ -62,12 +63,10 @@ public sealed class GuidedRoutine
             _ => "Done. Every stick is measured.",
         };
 
-    /// <summary>Looks at the bars.</summary>
-    /// <param name="bars">What the board shows of each axis.</param>
-    /// <param name="now">The time; not earlier than before.</param>
-    /// <returns>True when the state is another than before.</returns>
-    public bool Look(IReadOnlyDictionary<StickAxis, Microseconds> bars, TimeSpan now)
+    /// <inheritdoc />
+    public bool Look(BoardShows seen, TimeSpan now)
     {
+        var bars = seen.Bars;
         if (phase == RoutinePhase.Done)
             return false;
         if (bars.Any(b => Math.Abs(b.Value.Value - resting[b.Key].Value) > Still))
@@ -90,6 +89,14 @@ public sealed class GuidedRoutine
         if ((phase, place) != (before.phase, before.place))
             (since, least, most) = (now, double.MaxValue, double.MinValue);
         return before != (phase, place, problem);
+    }
+
+    /// <inheritdoc />
+    public void Skip(TimeSpan now)
+    {
+        place = Math.Min(place + 1, Order.Length);
+        (from, since, problem) = (resting, now, "");
+        phase = place == Order.Length ? RoutinePhase.Done : RoutinePhase.FirstEnd;
     }
 
     private void Advance(IReadOnlyDictionary<StickAxis, Microseconds> bars)

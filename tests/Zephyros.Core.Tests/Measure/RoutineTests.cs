@@ -1,0 +1,140 @@
+using Zephyros.Core.Bench;
+using Zephyros.Core.Hands;
+using Zephyros.Core.Measure;
+using Zephyros.Core.Path;
+using Zephyros.Core.Setups;
+
+namespace Zephyros.Core.Tests.Measure;
+
+/// <summary>The guided routines on the simulated bench: they advance by themselves, and end with what the solvers need.</summary>
+public sealed class RoutineTests
+{
+    [Fact]
+    public void A_pilot_who_follows_it_gets_wiggles_and_sweeps_without_touching_anything_else()
+    {
+        var bench = Settled(Demo.Sandpiper);
+        bench.Guide(RoutineKind.Sticks);
+        foreach (var stick in new[] { StickAxis.Throttle, StickAxis.Roll, StickAxis.Pitch, StickAxis.Yaw })
+        {
+            Assert.StartsWith($"Move {stick.Word()} fully", State(bench).Prompt, StringComparison.Ordinal);
+            Hold(bench, stick, 100);
+            Assert.Equal($"Now {stick.Word()} to its other end, and hold it there.", State(bench).Prompt);
+            Hold(bench, stick, -100);
+            Assert.Matches("^(Let .* go|Leave throttle where it is)\\.$", State(bench).Prompt);
+            Hold(bench, stick, stick == StickAxis.Throttle ? -100 : 0);
+        }
+
+        var done = State(bench);
+        Assert.True(done.Done);
+        // The transmitter sends T A E R, the board reads A E T R.
+        Assert.Equal(
+            [StickAxis.Roll, StickAxis.Pitch, StickAxis.Throttle, StickAxis.Yaw],
+            done.Wiggles.Select(w => w.Bar)
+        );
+        Assert.All(done.Wiggles, w => Assert.False(w.Reversed));
+        Assert.Equal(4, done.Sweeps.Count);
+        Assert.All(
+            done.Sweeps.Values,
+            s => Assert.Equal((988, 1500, 2012), (s.Low.Value, s.Centre.Value, s.High.Value))
+        );
+    }
+
+    [Fact]
+    public void Two_sticks_at_once_are_told_apart_only_by_moving_one()
+    {
+        var bench = Settled(Demo.Plain);
+        bench.Guide(RoutineKind.Sticks);
+        bench.Move("roll", 100);
+        Hold(bench, StickAxis.Throttle, 100);
+        Assert.Contains("roll and throttle answered together", State(bench).Problem, StringComparison.Ordinal);
+        bench.Move("roll", 0);
+        Hold(bench, StickAxis.Throttle, 100);
+        Assert.Equal(
+            ("Now throttle to its other end, and hold it there.", ""),
+            (State(bench).Prompt, State(bench).Problem)
+        );
+    }
+
+    [Fact]
+    public void Small_movements_and_short_rests_advance_nothing()
+    {
+        var bench = Settled(Demo.Plain);
+        bench.Guide(RoutineKind.Sticks);
+        Hold(bench, StickAxis.Throttle, -90);
+        Assert.StartsWith("Move throttle fully", State(bench).Prompt, StringComparison.Ordinal);
+        bench.Move("throttle", 100);
+        bench.AdvanceTo(bench.Now + TimeSpan.FromMilliseconds(700));
+        Assert.StartsWith("Move throttle fully", State(bench).Prompt, StringComparison.Ordinal);
+        bench.Guide(RoutineKind.None);
+        Assert.Null(bench.Snapshot("throttle").Routine);
+    }
+
+    // Every switch and button of every demo craft, put where the routine asks.
+    [Theory]
+    [MemberData(nameof(Demo.Names), MemberType = typeof(Demo))]
+    public void Switches_are_measured_one_position_after_the_other(string id)
+    {
+        var setup = Demo.Load(id);
+        var bench = Settled(setup);
+        bench.Guide(RoutineKind.Switches);
+        var count = State(bench).Count;
+        Assert.InRange(count, 5, 60);
+        for (var step = 0; step < count; step++)
+        {
+            Assert.Equal((step, false, ""), (State(bench).Seen, State(bench).Done, State(bench).Problem));
+            var (control, setting) = Asked(setup, State(bench).Prompt);
+            bench.Move(control, setting);
+            // A channel with a slow step or a long press comes to rest later.
+            for (var i = 0; i < 6 && State(bench).Seen == step; i++)
+                bench.AdvanceTo(bench.Now + TimeSpan.FromSeconds(1.2));
+        }
+
+        Assert.True(State(bench).Done);
+        var simulated = SimulatedMeasurement.Positions(SignalPlan.Compile(setup));
+        Assert.All(State(bench).Positions, p => Assert.Contains(p, simulated));
+        Assert.Equal(simulated.Count, State(bench).Positions.Count);
+    }
+
+    [Fact]
+    public void The_wrong_switch_is_told_and_does_not_count()
+    {
+        var bench = Settled(Demo.Plain);
+        bench.Guide(RoutineKind.Switches);
+        var (asked, _) = Asked(Demo.Plain, State(bench).Prompt);
+        var other = SimulatedMeasurement.Positions(SignalPlan.Compile(Demo.Plain)).First(p => p.Control != asked);
+        bench.Move(other.Control, other.Setting + 1);
+        bench.AdvanceTo(bench.Now + TimeSpan.FromSeconds(1.2));
+        Assert.Contains("Is it the right switch?", State(bench).Problem, StringComparison.Ordinal);
+        Assert.Equal(0, State(bench).Seen);
+        bench.Skip();
+        Assert.Equal((1, "", 0), (State(bench).Seen, State(bench).Problem, State(bench).Positions.Count));
+    }
+
+    // What a hand does that reads the prompt.
+    private static (string Control, double Setting) Asked(Setup setup, string prompt) =>
+        (
+            from control in setup.Transmitter.Controls
+            from position in control.Value.NamedPositions
+            where
+                prompt == $"Put {control.Value.Name} at {position.Name}."
+                || prompt == $"Press {control.Value.Name}, and hold it." && position.Name == "held"
+                || prompt == $"Let {control.Value.Name} go." && position.Name == "released"
+            select (control.Key, position.Setting)
+        ).Single();
+
+    private static BenchRun Settled(Setup setup)
+    {
+        var bench = new BenchRun(setup);
+        bench.Move("throttle", -100);
+        bench.AdvanceTo(TimeSpan.FromSeconds(1));
+        return bench;
+    }
+
+    private static RoutineState State(BenchRun bench) => bench.Snapshot("throttle").Routine!;
+
+    private static void Hold(BenchRun bench, StickAxis stick, double setting)
+    {
+        bench.Move(bench.Setup.Transmitter.StickOf(stick)!, setting);
+        bench.AdvanceTo(bench.Now + TimeSpan.FromSeconds(1.7));
+    }
+}
