@@ -71,10 +71,16 @@ public sealed record FlightBoard
     [Range(20, 5000)]
     public required Milliseconds SignalTimeout { get; init; }
 
-    /// <summary>The rate of turn at full stick, for a linear curve.</summary>
-    [Description("The rate of turn at full stick, for a linear curve, in degrees per second.")]
+    /// <summary>The rate of turn at full stick.</summary>
+    [Description("The rate of turn at full stick, in degrees per second.")]
     [Range(10, 2000)]
     public required DegreesPerSecond MaximumRate { get; init; }
+
+    /// <summary>How much of the rate curve is the cube of the stick: 0 is a straight line, more is softer about the centre.</summary>
+    /// <remarks>rate = maximum (x (1 - e) + e x^3), x the stick from -1 to 1: common practice, no source.</remarks>
+    [Description("How much of the rate curve is the cube of the stick, in percent: 0 is a straight line.")]
+    [Range(0, 100)]
+    public Percent Expo { get; init; }
 
     /// <summary>Above this, on the wire, the controller becomes active after arming in two stages; null when the board has no such limit.</summary>
     [Description(

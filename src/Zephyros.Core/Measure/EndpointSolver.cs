@@ -1,6 +1,7 @@
 using Zephyros.Core.Board;
 using Zephyros.Core.Hands;
 using Zephyros.Core.Model;
+using Zephyros.Core.Path;
 using Zephyros.Core.Setups;
 using Zephyros.Core.Units;
 
@@ -88,6 +89,7 @@ public static class EndpointSolver
         var missing = new Microseconds(Math.Max(0, low - Low) + Math.Max(0, High - high));
         if (axis == StickAxis.Throttle)
             return new TravelEffect(
+                seen,
                 missing,
                 outside,
                 new Percent(Math.Clamp((low - Low) / 10, 0, 100)),
@@ -96,11 +98,15 @@ public static class EndpointSolver
                 default
             );
         var centre = board.Centre.Value;
-        var lowShare = Math.Clamp((centre - low) / Half, 0, 1);
-        var highShare = Math.Clamp((high - centre) / Half, 0, 1);
+        var lowShare = CraftResponse.Shaped(board, Math.Clamp((centre - low) / Half, 0, 1));
+        var highShare = CraftResponse.Shaped(board, Math.Clamp((high - centre) / Half, 0, 1));
         var offset = seen.Centre.Value - centre;
-        var drift = Math.Sign(offset) * Math.Max(0, Math.Abs(offset) - board.Deadband.Value) / Half;
+        var drift = CraftResponse.Shaped(
+            board,
+            Math.Sign(offset) * Math.Max(0, Math.Abs(offset) - board.Deadband.Value) / Half
+        );
         return new TravelEffect(
+            seen,
             missing,
             outside,
             new Percent(100 * lowShare),

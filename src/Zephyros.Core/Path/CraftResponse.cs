@@ -4,7 +4,7 @@ using Zephyros.Core.Units;
 
 namespace Zephyros.Core.Path;
 
-/// <summary>What an axis value makes the craft do, for a linear rate curve.</summary>
+/// <summary>What an axis value makes the craft do.</summary>
 /// <remarks>Common practice, no source: throttle up is a larger value, right is larger, stick forward is larger and means nose
 /// down (job.md 4); the board takes 1000 to 2000 us for full travel and holds what lies beyond (job.md 8).</remarks>
 public static class CraftResponse
@@ -17,7 +17,18 @@ public static class CraftResponse
 
     /// <summary>The same rate before it is held at the maximum.</summary>
     public static DegreesPerSecond UnheldRate(FlightBoard board, Microseconds value) =>
-        new(Beyond(board, value.Value - board.Centre.Value) / HalfTravel * board.MaximumRate.Value);
+        new(Shaped(board, Stick(board, value)) * board.MaximumRate.Value);
+
+    /// <summary>How far a stick is deflected, outside the deadband: -1 to 1, or beyond.</summary>
+    public static double Stick(FlightBoard board, Microseconds value) =>
+        Beyond(board, value.Value - board.Centre.Value) / HalfTravel;
+
+    /// <summary>The share of the maximum rate that a deflection commands on the board's curve.</summary>
+    public static double Shaped(FlightBoard board, double stick)
+    {
+        var cubed = board.Expo.Value / 100;
+        return (stick * (1 - cubed)) + (cubed * stick * stick * stick);
+    }
 
     // What is left of an offset outside the deadband.
     private static double Beyond(FlightBoard board, double offset) =>

@@ -254,10 +254,23 @@ public sealed class PathTracer
             $"{DegreesPerSecond.Symbol} {CraftResponse.Direction(axis, rate)}".TrimEnd(),
             $"{axis.Word()}, {condition}",
             mark,
-            [
-                $"({Figures.Plain(value.Value, 1)} − {Figures.Plain(plan.Setup.Board.Centre.Value, 0)}{Deadband()}) / 500 × {plan.Setup.Board.MaximumRate} = {Figures.Plain(asked.Value, 1)} °/s{held}",
-            ]
+            [.. RateWorking(value, $"{Figures.Plain(asked.Value, 1)} °/s{held}")]
         );
+    }
+
+    private IEnumerable<string> RateWorking(Microseconds value, string result)
+    {
+        var settings = plan.Setup.Board;
+        var stick = $"({Figures.Plain(value.Value, 1)} − {Figures.Plain(settings.Centre.Value, 0)}{Deadband()}) / 500";
+        if (settings.Expo.Value == 0)
+        {
+            yield return $"{stick} × {settings.MaximumRate} = {result}";
+            yield break;
+        }
+
+        var cubed = settings.Expo.Value / 100;
+        yield return $"x = {stick} = {Figures.Plain(CraftResponse.Stick(settings, value), 3)}";
+        yield return $"({Figures.Plain(1 - cubed, 2)} x + {Figures.Plain(cubed, 2)} x³) × {settings.MaximumRate} = {result}";
     }
 
     private string Deadband() =>

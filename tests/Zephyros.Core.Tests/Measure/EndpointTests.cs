@@ -51,6 +51,20 @@ public sealed class EndpointTests
         Assert.Equal(10.0 / 500 * Demo.Plain.Board.MaximumRate.Value, effect.Drift.Value, 9);
     }
 
+    // Common practice, no source: rate = maximum (x (1 - e) + e x^3). At 80 % of the stick and e = 0.3 that is
+    // 0.56 + 0.1536; 10 µs off the centre turn with little more than 1 - e of what a straight line gives.
+    [Fact]
+    public void The_curve_counts()
+    {
+        var board = Demo.Plain.Board with { Expo = new(30), MaximumRate = new(600) };
+        var effect = EndpointSolver.Effect(board, StickAxis.Roll, Of(1100, 1510, 2000));
+        Assert.Equal(71.36, effect.LowShare.Value, 9);
+        Assert.Equal(100, effect.HighShare.Value, 9);
+        Assert.Equal((1 - 0.7136) * 600, effect.RateLost.Value, 9);
+        Assert.Equal(600 * ((0.7 * 0.02) + (0.3 * 0.02 * 0.02 * 0.02)), effect.Drift.Value, 9);
+        Assert.Equal(0.7136 * 600, CraftResponse.Rate(board, new(1900)).Value, 9);
+    }
+
     // Common practice, no source: centres at about 1518 to 1521 are answered by a board centre of 1520.
     [Fact]
     public void Centres_that_agree_are_the_boards_and_one_that_does_not_is_its_channels()

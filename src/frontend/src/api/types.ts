@@ -49,6 +49,7 @@ export type Sweep = Schemas['Sweep'];
 export type WiggleSeen = Schemas['WiggleSeen'];
 export type WiggleView = Schemas['WiggleView'];
 export type EndpointView = Schemas['EndpointView'];
+export type TravelEffect = Schemas['TravelEffect'];
 export type ChannelTravel = Schemas['ChannelTravel'];
 export type RoutineState = Schemas['RoutineState'];
 export type Suspect = Schemas['Suspect'];

@@ -131,14 +131,46 @@ function SettingsPart({ setup, view, changes }: Omit<Props, 'id'>) {
           step={10}
           onCommit={(v) => put(`Full stick turns at ${v} °/s`, ['maximumRate'], v)}
         />
+        <NumberField
+          label="Expo"
+          unit="%"
+          value={board.expo ?? 0}
+          min={0}
+          max={100}
+          onCommit={(v) => put(`Expo ${v} %`, ['expo'], v)}
+        />
       </div>
       <GuardFields guards={board.guards ?? {}} put={put} />
       <LossFields loss={board.loss ?? {}} put={put} />
       <AxisBars map={board.map} />
       <Spans spans={board.spans ?? {}} put={put} />
+      <Wander wander={board.wander ?? {}} put={put} />
       <FunctionTable setup={setup} controls={view.controls} put={put} remove={removeFunction} meanFor={meanFor} />
       <PositionTable rows={view.rows} setup={setup} />
     </>
+  );
+}
+
+/** How far channels were measured to wander; findings and proof leave so much room. */
+function Wander({
+  wander,
+  put,
+}: {
+  wander: NonNullable<Setup['board']['wander']>;
+  put: (title: string, path: string[], value: unknown) => void;
+}) {
+  const told = Object.entries(wander).sort(([a], [b]) => Number(a) - Number(b));
+  if (told.length === 0) return null;
+  return (
+    <p className="mb-4 flex flex-wrap items-center gap-x-4 gap-y-1 text-sm">
+      <b>Measured to wander:</b>
+      {told.map(([channel, us]) => (
+        <span key={channel}>
+          channel {channel} by {us} µs to either side
+        </span>
+      ))}
+      <Button onClick={() => put('No measured wander', ['wander'], {})}>Forget the wander</Button>
+    </p>
   );
 }
 

@@ -2,6 +2,9 @@ import clsx from 'clsx';
 import type { ControlRow, Setup } from '../../api/types';
 import { useBench, useBenchState } from '../../bench/BenchProvider';
 
+/** Nearer edges than this are worth a word, in microseconds. */
+const NEAR = 50;
+
 /** What each position of each switch and button makes of its channel, and what the board does there. */
 export function PositionTable({ rows, setup }: { rows: readonly ControlRow[]; setup: Setup }) {
   const columns = Math.max(...rows.map((row) => row.cells.length), 1);
@@ -60,6 +63,11 @@ function Row({ row, columns, setup }: { row: ControlRow; columns: number; setup:
             <span className="text-[0.8rem] text-soft">{cell.name}</span>{' '}
             <b className="font-mono">{Math.round(cell.received)} µs</b>
             <span className="block">
+              {cell.room && cell.room.room < NEAR && (
+                <span className={clsx('block text-[0.8rem]', cell.room.room < 5 ? 'text-rust' : 'text-soft')}>
+                  {Math.max(0, Math.round(cell.room.room))} µs to an edge
+                </span>
+              )}
               {offPlan(setup, row, cell).map((words) => (
                 <span key={words} className="block text-[0.8rem] font-semibold text-rust">
                   {words}

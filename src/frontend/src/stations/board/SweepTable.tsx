@@ -2,13 +2,14 @@ import { useMutation } from '@tanstack/react-query';
 import clsx from 'clsx';
 import { useState } from 'react';
 import { answer, api } from '../../api/client';
-import type { ChannelTravel, EndpointView, StickAxis, Sweep } from '../../api/types';
+import type { ChannelTravel, EndpointView, StickAxis, Sweep, TravelEffect } from '../../api/types';
 import { useBench, useBenchState } from '../../bench/BenchProvider';
 import type { Changes } from '../../setup/useChanges';
 import { Button } from '../../ui/Button';
 import { Notice } from '../../ui/Notice';
 import { NumberField } from '../../ui/NumberField';
 import { figure } from '../air/figures';
+import { TravelDiagram } from './TravelDiagram';
 
 interface Props {
   id: string;
@@ -175,12 +176,27 @@ function Answer({ view, changes }: { view: EndpointView; changes: Changes }) {
   ] as const;
   return (
     <div className="mt-3 max-w-4xl">
+      <p className="text-sm text-soft">
+        The marks are the 1000, 1500 and 2000 µs that the board wants. Solid is reached, red lies beyond and is lost,
+        dashed is never reached; the thick line is the centre.
+      </p>
       <ul>
-        {found.channels.map((c) => (
-          <li key={c.axis} className="py-0.5">
-            <b>{c.axis}</b>: {effect(c)}
-          </li>
-        ))}
+        {found.channels.map((c) => {
+          const after = found.advised === 'board' ? c.afterSpan : (c.afterEnds ?? c.afterSpan);
+          return (
+            <li key={c.axis} className="grid gap-x-6 border-b border-hair py-2 sm:grid-cols-[6rem_1fr_1fr]">
+              <b>{c.axis}</b>
+              <div>
+                <TravelDiagram name={`${c.axis} now`} effect={c.before} />
+                <p className="text-sm">now: {effect(c.axis, c.before)}</p>
+              </div>
+              <div>
+                <TravelDiagram name={`${c.axis} after`} effect={after} />
+                <p className="text-sm">after: {effect(c.axis, after)}</p>
+              </div>
+            </li>
+          );
+        })}
       </ul>
       <p className="mt-1">
         {found.reason}{' '}
@@ -224,21 +240,20 @@ function ends({ ends: fit }: ChannelTravel): string {
   return `${percent} %${fit.withinReach ? '' : ', beyond reach'}, ${figure(fit.residual, 2)} µs left`;
 }
 
-function effect({ axis, raw, before }: ChannelTravel): string {
-  const travel = `${figure(raw.low, 0)} · ${figure(raw.centre, 0)} · ${figure(raw.high, 0)} µs on the wire`;
+/** What the travel does in the air. */
+function effect(axis: StickAxis, done: TravelEffect): string {
   const said =
     axis === 'throttle'
-      ? [`commands ${figure(before.lowShare, 0)} to ${figure(before.highShare, 0)} %`]
+      ? [`commands ${figure(done.lowShare, 0)} to ${figure(done.highShare, 0)} % throttle`]
       : [
-          `${figure(before.lowShare, 0)} and ${figure(before.highShare, 0)} % of the rate`,
-          before.rateLost >= 1 && `${figure(before.rateLost, 0)} °/s lost`,
-          Math.abs(before.drift) >= 1 && `drifts at ${figure(before.drift, 0)} °/s`,
+          `${figure(done.lowShare, 0)} and ${figure(done.highShare, 0)} % of the rate`,
+          done.rateLost >= 1 && `${figure(done.rateLost, 0)} °/s lost`,
+          Math.abs(done.drift) >= 1 && `drifts at ${figure(done.drift, 0)} °/s`,
         ];
   return [
-    travel,
     ...said,
-    before.short >= 1 && `${figure(before.short, 0)} µs never reached`,
-    before.clipped >= 1 && `${figure(before.clipped, 0)} µs beyond the ends`,
+    done.short >= 1 && `${figure(done.short, 0)} µs never reached`,
+    done.clipped >= 1 && `${figure(done.clipped, 0)} µs beyond the ends`,
   ]
     .filter(Boolean)
     .join(', ');
