@@ -1,5 +1,6 @@
 using Zephyros.Core.Captures;
 using Zephyros.Core.Hands;
+using Zephyros.Core.Measure;
 using Zephyros.Core.Path;
 using Zephyros.Core.Setups;
 using Zephyros.Core.Units;
@@ -15,6 +16,9 @@ public static class ReceiverRecording
     // So many frames for each movement.
     private const int FramesEach = 12;
 
+    // In milliseconds.
+    private const double HeldFor = 1700;
+
     private const int DisturbedEvery = 9;
     private const long DisturbanceLength = 250_000;
 
@@ -24,10 +28,24 @@ public static class ReceiverRecording
     public static LineCapture Of(Setup setup, RecordingFault fault = RecordingFault.None)
     {
         var plan = SignalPlan.Compile(setup);
+        return Of(plan, Frames(plan), fault);
+    }
+
+    /// <summary>Makes a recording in which sticks and switches are moved and held as the guided routines ask.</summary>
+    /// <param name="setup">The valid setup whose receiver is recorded.</param>
+    public static LineCapture OfMeasuring(Setup setup)
+    {
+        var plan = SignalPlan.Compile(setup);
+        return Of(plan, MeasuringFrames(plan), RecordingFault.None);
+    }
+
+    private static LineCapture Of(SignalPlan plan, IEnumerable<int[]> frames, RecordingFault fault)
+    {
+        var setup = plan.Setup;
         var period = (long)(setup.Wire.FramePeriod.Value * 1e6);
         var edges = new List<Edge>();
         var count = 0;
-        foreach (var frame in Frames(plan))
+        foreach (var frame in frames)
             Draw(plan, frame, count, period * ++count, edges);
         if (fault == RecordingFault.LooseWire)
             edges = Disturbed(edges, period, count);
@@ -79,6 +97,29 @@ public static class ReceiverRecording
 
             values.Hands[control] = rest;
             for (var i = 0; i < FramesEach; i++)
+            {
+                plan.Evaluate(values, plan.Setup.Wire.FramePeriod.ToTimeSpan());
+                yield return [.. values.Counts];
+            }
+        }
+    }
+
+    // Each movement is held longer than the routines ask for.
+    private static IEnumerable<int[]> MeasuringFrames(SignalPlan plan)
+    {
+        var each = (int)Math.Ceiling(HeldFor / plan.Setup.Wire.FramePeriod.Value);
+        var values = plan.CreateValues();
+        (string Control, double Setting)[] movements =
+        [
+            (StickRoutine.Movements(plan.Setup.Transmitter)[^1]),
+            .. StickRoutine.Movements(plan.Setup.Transmitter),
+            .. new SwitchRoutine(plan, BoardShows.Of(plan.Setup.Board, values.Received), TimeSpan.Zero).Movements,
+        ];
+        foreach (var (id, setting) in movements)
+        {
+            var index = plan.Model.IndexOf(id);
+            values.Hands[index] = plan.Model.Controls[index].Value.Read(setting)!.Value;
+            for (var i = 0; i < each; i++)
             {
                 plan.Evaluate(values, plan.Setup.Wire.FramePeriod.ToTimeSpan());
                 yield return [.. values.Counts];

@@ -39,6 +39,16 @@ public sealed class StickRoutine : IRoutine
         (from, resting, since) = (seen.Bars, seen.Bars, now);
     }
 
+    /// <summary>What a hand does that follows it: each stick to its one end, to the other, and back.</summary>
+    public static IReadOnlyList<(string Control, double Setting)> Movements(Transmitter transmitter) =>
+        [
+            .. from stick in Order
+            let control = transmitter.StickOf(stick)
+            where control is not null
+            from setting in new[] { 100, -100, stick == StickAxis.Throttle ? -100.0 : 0 }
+            select (control, setting),
+        ];
+
     /// <inheritdoc />
     public RoutineState State =>
         new(

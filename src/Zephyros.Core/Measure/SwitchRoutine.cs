@@ -43,6 +43,10 @@ public sealed class SwitchRoutine : IRoutine
         }
     }
 
+    /// <summary>What a hand does that follows it.</summary>
+    public IReadOnlyList<(string Control, double Setting)> Movements =>
+        [.. steps.Select(s => (s.Id, s.Position.Setting))];
+
     /// <inheritdoc />
     public RoutineState State =>
         new(

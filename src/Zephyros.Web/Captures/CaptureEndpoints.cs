@@ -3,6 +3,8 @@ using Microsoft.AspNetCore.Http.Features;
 using Microsoft.AspNetCore.Mvc;
 using Zephyros.Core.Bench;
 using Zephyros.Core.Captures;
+using Zephyros.Core.Measure;
+using Zephyros.Core.Path;
 using Zephyros.Core.Setups;
 using Zephyros.Core.Wire;
 using Zephyros.Storage;
@@ -34,6 +36,10 @@ internal static class CaptureEndpoints
             .Produces<string>(contentType: "text/plain")
             .Produces<ProblemDetails>(StatusCodes.Status400BadRequest, "application/problem+json")
             .Produces<ProblemDetails>(StatusCodes.Status404NotFound, "application/problem+json");
+        setups
+            .MapGet("/{id}/captures/{capture}/measurement", MeasureAsync)
+            .WithName("MeasureCapture")
+            .Finds<RecordedMeasurement>();
         app.MapGet("/api/captures/{capture}/frames/{frame:int}", Draw).WithName("DrawFrame").Finds<FrameDrawing>();
         app.MapGet("/api/wire-formats", () => WireFormats.All.Select(WireFormatView.Of).ToArray())
             .WithName("ListWireFormats");
@@ -83,12 +89,34 @@ internal static class CaptureEndpoints
         return TypedResults.Ok(CaptureView.Of(shelf.Keep(capture, verdict), stored.Setup, capture, verdict, others));
     }
 
-    private static IResult Draw(string capture, int frame, CaptureShelf shelf) =>
-        shelf.Draw(capture, frame) is { } drawing
-            ? TypedResults.Ok(drawing)
-            : Problem.NotFound("There is no such frame, or the recording was put away: drop it again.");
+    private static async Task<IResult> MeasureAsync(
+        string id,
+        string capture,
+        SetupStore store,
+        CaptureShelf shelf,
+        CancellationToken cancel
+    )
+    {
+        if (store.Find(id) is not { Setup: var setup })
+            return Saving.NoSetup(id);
+        return shelf.Find(capture) is { } verdict
+            ? TypedResults.Ok(await Task.Run(() => RecordedMeasurement.Of(SignalPlan.Compile(setup), verdict), cancel))
+            : PutAway();
+    }
 
-    private static IResult Record(string id, SetupStore store, string fault = "none", string format = "vcd")
+    private static IResult Draw(string capture, int frame, CaptureShelf shelf) =>
+        shelf.Draw(capture, frame) is { } drawing ? TypedResults.Ok(drawing) : PutAway();
+
+    private static IResult PutAway() =>
+        Problem.NotFound("There is no such frame, or the recording was put away: drop it again.");
+
+    private static IResult Record(
+        string id,
+        SetupStore store,
+        string fault = "none",
+        string format = "vcd",
+        bool measuring = false
+    )
     {
         if (store.Find(id) is not { } stored)
             return Saving.NoSetup(id);
@@ -100,7 +128,9 @@ internal static class CaptureEndpoints
                 "No such fault",
                 [new SetupProblem("/fault", "A recording is made with the fault none, flipped or loose-wire.")]
             );
-        var recording = ReceiverRecording.Of(stored.Setup, wanted);
+        var recording = measuring
+            ? ReceiverRecording.OfMeasuring(stored.Setup)
+            : ReceiverRecording.Of(stored.Setup, wanted);
         var (text, type, ending) =
             format == "csv"
                 ? (CaptureWriter.ToCsv(recording), "text/csv", "csv")

@@ -26,6 +26,13 @@ internal sealed class CaptureShelf
         return id;
     }
 
+    /// <summary>What a recording was recognised as; null when it is no longer there.</summary>
+    public CaptureVerdict? Find(string id)
+    {
+        lock (gate)
+            return kept.FirstOrDefault(k => k.Id == id).Verdict;
+    }
+
     /// <summary>A frame of a recording; null when it is no longer there, or has no such frame or no levels.</summary>
     public FrameDrawing? Draw(string id, int frame)
     {

@@ -1,4 +1,5 @@
 using Zephyros.Core.Bench;
+using Zephyros.Core.Captures;
 using Zephyros.Core.Hands;
 using Zephyros.Core.Measure;
 using Zephyros.Core.Path;
@@ -108,6 +109,56 @@ public sealed class RoutineTests
         Assert.Equal(0, State(bench).Seen);
         bench.Skip();
         Assert.Equal((1, "", 0), (State(bench).Seen, State(bench).Problem, State(bench).Positions.Count));
+    }
+
+    // The wire recorded while sticks and switches were moved in the routines' order, through file and recogniser and back.
+    [Theory]
+    [MemberData(nameof(Demo.Names), MemberType = typeof(Demo))]
+    public void A_recording_of_the_wire_drives_the_routines_too(string id)
+    {
+        var plan = SignalPlan.Compile(Demo.Load(id));
+        var recording = ReceiverRecording.OfMeasuring(plan.Setup);
+        var measured = RecordedMeasurement.Of(plan, Recogniser.Recognise(recording));
+        Assert.Equal("", measured.Problem);
+        Assert.Equal(
+            StickAxes.All.Select(a => SimulatedMeasurement.Wiggled(plan, a)).OrderBy(w => w!.Moved),
+            measured.Wiggles.OrderBy(w => w.Moved)
+        );
+        foreach (var axis in StickAxes.All)
+        {
+            var (one, other) = (SimulatedMeasurement.Swept(plan, axis)!, measured.Sweeps[axis.Word()]);
+            Assert.InRange(Math.Abs(one.Low.Value - other.Low.Value), 0, 1);
+            Assert.InRange(Math.Abs(one.Centre.Value - other.Centre.Value), 0, 1);
+            Assert.InRange(Math.Abs(one.High.Value - other.High.Value), 0, 1);
+        }
+
+        Assert.Equal(
+            SimulatedMeasurement.Positions(plan).OrderBy(p => p.Control, StringComparer.Ordinal).ThenBy(p => p.Setting),
+            measured.Positions.OrderBy(p => p.Control, StringComparer.Ordinal).ThenBy(p => p.Setting)
+        );
+    }
+
+    [Fact]
+    public void A_recording_that_ends_early_says_what_is_missing()
+    {
+        var plan = SignalPlan.Compile(Demo.Plain);
+        var verdict = Recogniser.Recognise(ReceiverRecording.OfMeasuring(Demo.Plain));
+        var half = verdict with { Frames = [.. verdict.Frames.Take(verdict.Frames.Count / 12)] };
+        Assert.StartsWith(
+            "The recording ends while the routine waits for: ",
+            RecordedMeasurement.Of(plan, half).Problem,
+            StringComparison.Ordinal
+        );
+        Assert.Contains(
+            "with times",
+            RecordedMeasurement.Of(plan, verdict with { Interval = null }).Problem,
+            StringComparison.Ordinal
+        );
+        Assert.Contains(
+            "fewer than the four",
+            RecordedMeasurement.Of(plan, verdict with { Frames = [] }).Problem,
+            StringComparison.Ordinal
+        );
     }
 
     // What a hand does that reads the prompt.

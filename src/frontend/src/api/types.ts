@@ -51,6 +51,7 @@ export type WiggleView = Schemas['WiggleView'];
 export type EndpointView = Schemas['EndpointView'];
 export type TravelEffect = Schemas['TravelEffect'];
 export type ChannelTravel = Schemas['ChannelTravel'];
+export type RecordedMeasurement = Schemas['RecordedMeasurement'];
 export type RoutineState = Schemas['RoutineState'];
 export type Suspect = Schemas['Suspect'];
 export type PositionSeen = Schemas['PositionSeen'];

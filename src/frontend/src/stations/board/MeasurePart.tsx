@@ -5,6 +5,7 @@ import { measurementsQuery } from '../../api/queries';
 import type { PositionSeen, Setup, SetupView, StickAxis, Sweep, WiggleSeen } from '../../api/types';
 import type { Changes } from '../../setup/useChanges';
 import { Button } from '../../ui/Button';
+import { FromRecording } from './FromRecording';
 import { GuidedRoutine } from './GuidedRoutine';
 import { SweepTable } from './SweepTable';
 import { SwitchTable } from './SwitchTable';
@@ -83,6 +84,17 @@ export function MeasurePart({ id, setup, view, changes }: Props) {
         <Button look="solid" disabled={!some || keep.isPending} onClick={() => keep.mutate()}>
           Record this measurement
         </Button>
+      </div>
+      <div className="mb-4">
+        <FromRecording
+          id={id}
+          onMeasured={(measured, ofSimulated) => {
+            setWiggles(Object.fromEntries(measured.wiggles.map((w) => [w.moved, w])));
+            setSweeps(measured.sweeps);
+            setPositions(measured.positions);
+            setSimulated(ofSimulated);
+          }}
+        />
       </div>
       <WiggleTable
         id={id}

@@ -3,6 +3,7 @@ import clsx from 'clsx';
 import { Download, FileUp } from 'lucide-react';
 import { useRef, useState } from 'react';
 import { answer, api } from '../../api/client';
+import { recognise } from '../../api/recognise';
 import type { Changes } from '../../setup/useChanges';
 import { ActionMenu } from '../../ui/ActionMenu';
 import { Button } from '../../ui/Button';
@@ -25,22 +26,14 @@ export function CaptureDesk({ id, changes }: Props) {
   const input = useRef<HTMLInputElement>(null);
   const [over, setOver] = useState(false);
   const path = { params: { path: { id } } };
-  const recognise = useMutation({
-    mutationFn: async ({ bytes }: { name: string; bytes: Promise<Blob> }) =>
-      answer(
-        api.POST('/api/setups/{id}/captures', {
-          ...path,
-          body: (await bytes) as never,
-          bodySerializer: (body: unknown) => body as Blob,
-          headers: { 'Content-Type': 'application/octet-stream' },
-        }),
-      ),
+  const recognised = useMutation({
+    mutationFn: async ({ bytes }: { name: string; bytes: Promise<Blob> }) => recognise(id, await bytes),
   });
   const take = (file: File | undefined) => {
-    if (file) recognise.mutate({ name: file.name, bytes: Promise.resolve(file) });
+    if (file) recognised.mutate({ name: file.name, bytes: Promise.resolve(file) });
   };
   const record = (fault: string) =>
-    recognise.mutate({
+    recognised.mutate({
       name: 'the simulated receiver',
       bytes: answer(
         api.GET('/api/setups/{id}/recording', { params: { ...path.params, query: { fault } }, parseAs: 'blob' }),
@@ -82,8 +75,8 @@ export function CaptureDesk({ id, changes }: Props) {
             event.target.value = '';
           }}
         />
-        <Button look="solid" onClick={() => input.current?.click()} disabled={recognise.isPending}>
-          <FileUp size={16} aria-hidden /> {recognise.isPending ? 'Reading…' : 'Choose a recording'}
+        <Button look="solid" onClick={() => input.current?.click()} disabled={recognised.isPending}>
+          <FileUp size={16} aria-hidden /> {recognised.isPending ? 'Reading…' : 'Choose a recording'}
         </Button>
         <ActionMenu trigger="Record the simulated receiver" actions={FAULTS} onChoose={record} />
         <a
@@ -99,16 +92,16 @@ export function CaptureDesk({ id, changes }: Props) {
           <Download size={15} aria-hidden /> CSV
         </a>
       </div>
-      {recognise.error && (
-        <Notice title={`Not read: ${recognise.variables.name}`}>
-          <p>{recognise.error.message}</p>
+      {recognised.error && (
+        <Notice title={`Not read: ${recognised.variables.name}`}>
+          <p>{recognised.error.message}</p>
         </Notice>
       )}
-      {recognise.data && (
+      {recognised.data && (
         <CaptureResult
-          key={recognise.data.id}
-          name={recognise.variables.name}
-          capture={recognise.data}
+          key={recognised.data.id}
+          name={recognised.variables.name}
+          capture={recognised.data}
           changes={changes}
         />
       )}
