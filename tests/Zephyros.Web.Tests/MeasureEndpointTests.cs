@@ -63,4 +63,51 @@ public sealed class MeasureEndpointTests : IAsyncDisposable
         Assert.Equal(HttpStatusCode.BadRequest, answer.StatusCode);
         Assert.Contains((await JsonAsync(answer))["errors"]!.AsArray(), e => (string)e!["place"]! == place);
     }
+
+    [Fact]
+    public async Task Positions_are_solved_and_what_was_not_measured_is_refused_by_name()
+    {
+        var simulated = await JsonAsync(await SendAsync(client, HttpMethod.Get, $"{Sandpiper}/simulated-measurement"));
+        var seen = $$"""{"seen":{{simulated["positions"]!.ToJsonString()}}}""";
+        var view = await JsonAsync(await SendAsync(client, HttpMethod.Post, $"{Sandpiper}/positions", seen));
+        Assert.Equal(14, view["positions"]!.AsArray().Count);
+        var wrong = """{"seen":[{"control":"left-shoulder","setting":3,"channel":5,"value":1000}]}""";
+        var answer = await SendAsync(client, HttpMethod.Post, $"{Sandpiper}/positions", wrong);
+        Assert.Equal(HttpStatusCode.BadRequest, answer.StatusCode);
+        Assert.Equal("/seen/0/setting", (string)(await JsonAsync(answer))["errors"]![0]!["place"]!);
+    }
+
+    [Fact]
+    public async Task A_recording_of_the_wire_is_measured()
+    {
+        var recording = await SendAsync(client, HttpMethod.Get, $"{Sandpiper}/recording?measuring=true");
+        using var content = new ByteArrayContent(
+            await recording.Content.ReadAsByteArrayAsync(TestContext.Current.CancellationToken)
+        );
+        content.Headers.ContentType = new("application/octet-stream");
+        var capture = await JsonAsync(
+            await client.PostAsync($"{Sandpiper}/captures", content, TestContext.Current.CancellationToken)
+        );
+        var at = $"{Sandpiper}/captures/{(string)capture["id"]!}/measurement";
+        var view = await JsonAsync(await SendAsync(client, HttpMethod.Get, at));
+        Assert.Equal(
+            ("", 4, 14),
+            ((string)view["problem"]!, view["wiggles"]!.AsArray().Count, view["positions"]!.AsArray().Count)
+        );
+        Assert.Equal(
+            HttpStatusCode.NotFound,
+            (await SendAsync(client, HttpMethod.Get, $"{Sandpiper}/captures/none/measurement")).StatusCode
+        );
+    }
+
+    [Fact]
+    public async Task Three_places_and_symptoms_are_told()
+    {
+        var truth = await JsonAsync(await SendAsync(client, HttpMethod.Get, $"{Sandpiper}/truth"));
+        Assert.Contains(truth.AsArray(), c => (int)c!["channel"]! == 5);
+        var symptoms = await JsonAsync(await SendAsync(client, HttpMethod.Get, $"{Sandpiper}/symptoms"));
+        var spins = symptoms.AsArray().Single(s => (string)s!["id"]! == "spins");
+        Assert.Equal("shown", (string)spins!["suspects"]![0]!["standing"]!);
+        Assert.Equal("channel-order", (string)spins["suspects"]![0]!["findings"]![0]!["key"]!);
+    }
 }

@@ -27,23 +27,8 @@ async function teach(page: Page, name: string, axis: number, rest: number[], end
   await expect(row).toContainText(`axis ${axis + 1}`);
 }
 
-test('sticks are taught, wiggled and swept with both hands on the transmitter, and the order put right', async ({
-  craft,
-}) => {
-  const page = await craft('sandpiper', 'board?part=measure');
-  await plugIn(page);
-  await page.reload();
-  await page.getByRole('button', { name: 'Real sticks' }).press('Enter');
-  await expect(page.getByText('Connected: Made-up sticks')).toBeVisible();
-  const rest = [0, -1, 0, 0];
-  await teach(page, 'Throttle', 1, rest, [1, -1]);
-  await teach(page, 'Roll', 0, rest, [1, -1]);
-  await teach(page, 'Pitch', 2, rest, [-1, 1]);
-  await teach(page, 'Yaw', 3, rest, [1, -1]);
-  await page.keyboard.press('Escape');
-  await expect(page.getByRole('button', { name: 'Real sticks drive 4' })).toBeVisible();
-
-  // The routine goes on by itself; nothing but the sticks is touched from here on.
+/** Follows the routine of the sticks by moving the axes of the joystick: throttle, roll, pitch and yaw, each to its ends and back. */
+async function follow(page: Page) {
   await page.getByRole('button', { name: 'Measure the sticks, guided' }).press('Enter');
   const routine = page.getByRole('group', { name: 'Guided routine' });
   const moves: [string, number[], number[]][] = [
@@ -58,13 +43,118 @@ test('sticks are taught, wiggled and swept with both hands on the transmitter, a
     await expect(routine).toContainText(`Now ${stick} to its other end`);
     await put(page, other);
     await expect(routine).toContainText(stick === 'throttle' ? 'Leave throttle' : `Let ${stick} go`);
-    await put(page, rest);
+    await put(page, REST);
   }
   await expect(page.getByText('Everything is known.')).toBeVisible();
-  await expect(page.getByText('throttle arrives as roll; ')).toBeVisible();
-  await expect(page.getByRole('listitem', { name: 'yaw' }).last().getByLabel('Highest')).toHaveValue('2012');
-  await page.getByRole('button', { name: 'Board reads T A E R' }).first().press('Enter');
-  await expect(page.getByText('Nothing wrong', { exact: true })).toBeVisible();
+}
+
+const REST = [0, -1, 0, 0];
+
+test('with both hands on the transmitter, order, direction and ends of a craft are measured and put right', async ({
+  craft,
+}) => {
+  const page = await craft('gannet', 'board?part=measure');
+  await plugIn(page);
+  await page.reload();
+  await page.getByRole('button', { name: 'Real sticks' }).press('Enter');
+  await expect(page.getByText('Connected: Made-up sticks')).toBeVisible();
+  await teach(page, 'Throttle', 1, REST, [1, -1]);
+  await teach(page, 'Roll', 0, REST, [1, -1]);
+  await teach(page, 'Pitch', 2, REST, [-1, 1]);
+  await teach(page, 'Yaw', 3, REST, [1, -1]);
+  await page.keyboard.press('Escape');
+  await expect(page.getByRole('button', { name: 'Real sticks drive 4' })).toBeVisible();
+
+  // The routine goes on by itself; nothing but the sticks is touched.
+  const wrong = (title: string) => page.getByRole('article').filter({ hasText: title });
+  await expect(wrong('Pitch arrives as yaw')).toBeVisible();
+  await follow(page);
+  await expect(
+    page.getByText('pitch arrives as yaw; throttle arrives right; yaw arrives as pitch, the wrong way.'),
+  ).toBeVisible();
+  await page.getByRole('button', { name: 'Board reads T A R E; Yaw runs straight again' }).press('Enter');
+  await expect(wrong('Pitch arrives as yaw')).toHaveCount(0);
+  await expect(wrong('Yaw runs the wrong way')).toHaveCount(0);
+
+  // What was measured before no longer holds, so nothing more is corrected by it.
+  await expect(page.getByText('Measure again before you correct anything else')).toBeVisible();
+  await follow(page);
+  await expect(page.getByText('Order and directions are right.')).toBeVisible();
+  await page.getByRole('button', { name: 'Work it out' }).press('Enter');
+  await expect(page.getByRole('img', { name: /^pitch now: 1091 to 1899 µs/ })).toBeVisible();
+  // Unequal ends need a centre of their own, which a span at the board does not have.
+  const advised = page.getByRole('listitem', { name: 'At the transmitter', exact: true });
+  await expect(advised).toContainText('advised');
+  await advised.getByRole('button', { name: 'Ends at the transmitter' }).press('Enter');
+  await expect(wrong("The sticks do not use the board's travel")).toHaveCount(0);
+});
+
+test('the keyboard alone measures sticks and switches', async ({ craft }) => {
+  const page = await craft('wren', 'board?part=measure');
+  const routine = page.getByRole('group', { name: 'Guided routine' });
+  // A key that is held repeats; a stick with a spring comes back when it is let go.
+  const hold = async (key: string) => {
+    for (let i = 0; i < 20; i++) await page.keyboard.down(key);
+  };
+  await page.getByRole('button', { name: 'Measure the sticks, guided' }).press('Enter');
+  await page.keyboard.press('Control+.');
+  for (const [stick, one, other] of [
+    ['throttle', 'w', 's'],
+    ['roll', 'ArrowRight', 'ArrowLeft'],
+    ['pitch', 'ArrowUp', 'ArrowDown'],
+    ['yaw', 'd', 'a'],
+  ] as const) {
+    await expect(routine).toContainText(`Move ${stick} fully`);
+    await hold(one);
+    await expect(routine).toContainText(`Now ${stick} to its other end`);
+    await page.keyboard.up(one);
+    await hold(other);
+    await expect(routine).toContainText(stick === 'throttle' ? 'Leave throttle' : `Let ${stick} go`);
+    await page.keyboard.up(other);
+  }
+  await expect(page.getByText('Everything is known.')).toBeVisible();
+
+  await page.getByRole('button', { name: 'Measure the switches, guided' }).press('Enter');
+  await page.keyboard.press('Control+.');
+  for (const [words, key] of [
+    ['Put Left shoulder at far', '1'],
+    ['Put Left shoulder at safe', '1'],
+    ['Put Right front, inner at mid', '5'],
+    ['Put Right front, inner at far', '5'],
+    ['Put Right front, inner at safe', '5'],
+  ] as const) {
+    await expect(routine).toContainText(words);
+    await page.keyboard.press(key);
+  }
+  await expect(page.getByText('5 positions measured; each switches what is planned.')).toBeVisible();
+});
+
+test('measured positions are compared with the plan, and the bands fitted to them', async ({ craft }) => {
+  const page = await craft('sandpiper', 'board?part=measure');
+  await page.getByText('From a recording of the wire').click();
+  await page.getByRole('button', { name: 'Record the simulated receiver' }).click();
+  await expect(page.getByText('14 positions measured; each switches what is planned.')).toBeVisible();
+  const arm = page.getByRole('listitem', { name: 'Left shoulder', exact: true });
+  await arm.getByLabel(/^far/).fill('1690');
+  await arm.getByLabel('Trembles by').fill('4');
+  await page.keyboard.press('Enter');
+  await expect(arm).toContainText('Arm is off here');
+  await page.getByRole('button', { name: 'Fit bands to the measurement' }).click();
+  await expect(page.getByText('14 positions measured; each switches what is planned.')).toBeVisible();
+  // What no switch can give is refused by name.
+  await arm.getByLabel(/^safe/).fill('1690');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('alert')).toContainText('Left shoulder safe');
+  await expect(page.getByRole('alert')).toContainText('cannot be told apart');
+});
+
+test('a symptom leads to its cause and away again', async ({ craft }) => {
+  const page = await craft('sandpiper', 'board?part=symptoms');
+  await page.getByText('The picture spins although no stick is touched').click();
+  const causes = page.getByRole('region', { name: 'The picture spins although no stick is touched' });
+  await expect(causes.getByRole('listitem').first()).toContainText('this setup does it');
+  await causes.getByRole('button', { name: 'Board reads T A E R' }).click();
+  await expect(causes.getByRole('listitem').first()).toContainText('look at it');
 });
 
 test('what the board shows is typed in, and the ends are put right in one place', async ({ craft }) => {

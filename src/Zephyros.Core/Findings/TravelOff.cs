@@ -29,10 +29,11 @@ public sealed class TravelOff : IFindingRule
         var off = answer.Channels.Where(c => IsOff(c.Before, Trimmed(plan, c.Axis))).ToArray();
         if (off.Length == 0)
             yield break;
+        // What a span cannot put right is not offered as one.
         CorrectionPlace[] places =
-            answer.Advised == CorrectionPlace.Transmitter
-                ? [CorrectionPlace.Transmitter, CorrectionPlace.Board]
-                : [CorrectionPlace.Board, CorrectionPlace.Transmitter];
+            answer.OffCentre.Count > 0 ? [CorrectionPlace.Transmitter]
+            : answer.Advised == CorrectionPlace.Transmitter ? [CorrectionPlace.Transmitter, CorrectionPlace.Board]
+            : [CorrectionPlace.Board, CorrectionPlace.Transmitter];
         yield return new Finding
         {
             Key = "travel-off",

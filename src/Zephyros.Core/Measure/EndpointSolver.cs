@@ -66,9 +66,11 @@ public static class EndpointSolver
         var (centre, off) = Centres(channels);
         return new EndpointAnswer(
             channels,
-            shared ? CorrectionPlace.Transmitter : CorrectionPlace.Board,
-            shared
-                ? "The model is bound to receiver number 00 and serves several craft: ends at the transmitter keep one truth for all their boards."
+            shared || off.Count > 0 ? CorrectionPlace.Transmitter : CorrectionPlace.Board,
+            off.Count > 0
+                    ? $"The travel of {string.Join(" and ", off.Select(a => a.Word()))} is not the same to both sides. A span at the board has no centre of its own: stretched by one, the stick would no longer rest at the board's centre."
+                : shared
+                    ? "The model is bound to receiver number 00 and serves several craft: ends at the transmitter keep one truth for all their boards."
                 : "Spans at the board leave the model as it is, and work with every transmitter.",
             centre,
             off,

@@ -20,11 +20,23 @@ public static class WiggleFixes
         if (WiggleSolver.MapFor(sent, bars) != map)
             fixes = [.. fixes, .. WriteDown(setup, answer)];
         else if (sent != map)
-            fixes = [.. fixes, .. PutRight(setup, sent, map)];
+            // What was seen holds for the setup as it was, so directions go with the order.
+            return [.. PutRight(setup, sent, map).Select(fix => WithDirections(setup, fix, answer))];
         foreach (var stick in answer.Sticks.Where(s => s.Reversed == true))
             if (TurnRound(setup, stick) is { } fix)
                 fixes.Add(fix);
         return fixes;
+    }
+
+    private static WiggleFix WithDirections(Setup setup, WiggleFix fix, WiggleAnswer answer)
+    {
+        foreach (var stick in answer.Sticks.Where(s => s.Reversed == true))
+            if (fix.Edit?.ApplyTo(setup).Setup is { } after && TurnRound(after, stick) is { Edit: { } turned } turn)
+                fix = new(
+                    $"{fix.Words} {turn.Words}",
+                    SetupEdit.Between($"{fix.Edit.Title}; {turned.Title}", setup, turned.ApplyTo(after).Setup!)
+                );
+        return fix;
     }
 
     // The setup says something else than what was seen: one of its two sides is not as it is written.

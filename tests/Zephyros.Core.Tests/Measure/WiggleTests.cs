@@ -107,6 +107,35 @@ public sealed class WiggleTests
         return setup;
     }
 
+    // One fix, in any place, and every stick moves its own bar the right way.
+    [Fact]
+    public void Each_fix_puts_order_and_directions_right_at_once()
+    {
+        foreach (var sent in StickOrder.All)
+            for (var reversed = 0; reversed < 16; reversed += 5)
+            {
+                var setup = Wired(sent, reversed);
+                var answer = WiggleSolver.Solve([.. StickAxes.All.Select(a => Look(setup, a))], sent, setup.Board.Map);
+                var fixes = WiggleFixes.Of(setup, answer).Where(f => f.Edit is not null).ToArray();
+                // Directions are put right channel by channel; an order once.
+                SetupEdit[][] ways =
+                    sent == setup.Board.Map
+                        ?
+                        [
+                            [.. fixes.Select(f => f.Edit!)],
+                        ]
+                        : [.. fixes.Select(f => new[] { f.Edit! })];
+                foreach (var way in ways)
+                {
+                    var after = way.Aggregate(setup, (s, e) => e.ApplyTo(s).Setup!);
+                    Assert.All(
+                        StickAxes.All,
+                        a => Assert.Equal((a, false), (Look(after, a).Bar, Look(after, a).Reversed))
+                    );
+                }
+            }
+    }
+
     // What a pilot sees who moves one stick: the bar that changed, and which way.
     private static WiggleSeen Look(Setup setup, StickAxis stick)
     {

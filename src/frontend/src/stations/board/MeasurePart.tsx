@@ -5,10 +5,12 @@ import { measurementsQuery } from '../../api/queries';
 import type { PositionSeen, Setup, SetupView, StickAxis, Sweep, WiggleSeen } from '../../api/types';
 import type { Changes } from '../../setup/useChanges';
 import { Button } from '../../ui/Button';
+import { Notice } from '../../ui/Notice';
 import { FromRecording } from './FromRecording';
 import { GuidedRoutine } from './GuidedRoutine';
 import { SweepTable } from './SweepTable';
 import { SwitchTable } from './SwitchTable';
+import { useStale } from './useStale';
 import { WiggleTable } from './WiggleTable';
 
 /** The axes in the order in which they are moved. */
@@ -28,6 +30,7 @@ export function MeasurePart({ id, setup, view, changes }: Props) {
   const [sweeps, setSweeps] = useState<Partial<Record<StickAxis, Sweep>>>({});
   const [positions, setPositions] = useState<readonly PositionSeen[]>([]);
   const [simulated, setSimulated] = useState(false);
+  const [stale, measured] = useStale(setup);
   const { data: kept = [] } = useQuery(measurementsQuery(id));
   const path = { params: { path: { id } } };
   const simulate = useMutation({
@@ -37,6 +40,7 @@ export function MeasurePart({ id, setup, view, changes }: Props) {
       setSweeps(all.sweeps);
       setPositions(all.positions);
       setSimulated(true);
+      measured();
     },
   });
   const keep = useMutation({
@@ -65,6 +69,7 @@ export function MeasurePart({ id, setup, view, changes }: Props) {
               setSweeps(routine.sweeps);
             }
             setSimulated(true);
+            measured();
           }}
         />
         <Button onClick={() => simulate.mutate()} disabled={simulate.isPending}>
@@ -88,22 +93,32 @@ export function MeasurePart({ id, setup, view, changes }: Props) {
       <div className="mb-4">
         <FromRecording
           id={id}
-          onMeasured={(measured, ofSimulated) => {
-            setWiggles(Object.fromEntries(measured.wiggles.map((w) => [w.moved, w])));
-            setSweeps(measured.sweeps);
-            setPositions(measured.positions);
+          onMeasured={(seen, ofSimulated) => {
+            setWiggles(Object.fromEntries(seen.wiggles.map((w) => [w.moved, w])));
+            setSweeps(seen.sweeps);
+            setPositions(seen.positions);
             setSimulated(ofSimulated);
+            measured();
           }}
         />
       </div>
+      {stale && some && (
+        <div className="mb-3">
+          <Notice title="Measure again before you correct anything else">
+            <p>Something between the sticks and the board&apos;s bars was changed after this was measured.</p>
+          </Notice>
+        </div>
+      )}
       <WiggleTable
         id={id}
         axes={AXES}
         seen={wiggles}
         changes={changes}
+        stale={stale}
         onSee={(axis, seen) => {
           setWiggles({ ...wiggles, [axis]: seen });
           setSimulated(false);
+          measured();
         }}
       />
       <SweepTable
@@ -111,9 +126,11 @@ export function MeasurePart({ id, setup, view, changes }: Props) {
         axes={AXES}
         sweeps={sweeps}
         changes={changes}
+        stale={stale}
         onSweep={(changed) => {
           setSweeps({ ...sweeps, ...changed });
           setSimulated(false);
+          measured();
         }}
       />
       <SwitchTable
@@ -122,9 +139,11 @@ export function MeasurePart({ id, setup, view, changes }: Props) {
         rows={view.rows}
         seen={positions}
         changes={changes}
+        stale={stale}
         onSee={(changed) => {
           setPositions(changed);
           setSimulated(false);
+          measured();
         }}
       />
       <section aria-labelledby="measured" className="mb-6">

@@ -16,11 +16,13 @@ interface Props {
   axes: readonly StickAxis[];
   sweeps: Partial<Record<StickAxis, Sweep>>;
   changes: Changes;
+  /** True when the way to the board was changed since; nothing can be corrected then. */
+  stale: boolean;
   onSweep: (changed: Partial<Record<StickAxis, Sweep>>) => void;
 }
 
 /** Lowest, centre and highest of each bar, typed or watched, and the settings that put them at 1000, 1500 and 2000 µs. */
-export function SweepTable({ id, axes, sweeps, changes, onSweep }: Props) {
+export function SweepTable({ id, axes, sweeps, changes, stale, onSweep }: Props) {
   const solve = useMutation({
     mutationFn: () => answer(api.POST('/api/setups/{id}/sweeps', { params: { path: { id } }, body: { sweeps } })),
   });
@@ -85,7 +87,7 @@ export function SweepTable({ id, axes, sweeps, changes, onSweep }: Props) {
           </Notice>
         </div>
       )}
-      {solve.data && <Answer view={solve.data} changes={changes} />}
+      {solve.data && <Answer view={solve.data} changes={changes} stale={stale} />}
     </section>
   );
 }
@@ -162,7 +164,7 @@ function Watch({
   );
 }
 
-function Answer({ view, changes }: { view: EndpointView; changes: Changes }) {
+function Answer({ view, changes, stale }: { view: EndpointView; changes: Changes; stale: boolean }) {
   const { answer: found } = view;
   const places = [
     {
@@ -220,7 +222,7 @@ function Answer({ view, changes }: { view: EndpointView; changes: Changes }) {
               {place === found.advised && <span className="text-sm font-semibold text-sea">advised</span>}
               <Button
                 look={place === found.advised ? 'solid' : 'outline'}
-                disabled={edit.operations.length === 0}
+                disabled={stale || edit.operations.length === 0}
                 onClick={() => void changes.edit(edit)}
               >
                 {edit.title}

@@ -13,6 +13,8 @@ interface Props {
   rows: readonly ControlRow[];
   seen: readonly PositionSeen[];
   changes: Changes;
+  /** True when the way to the board was changed since; nothing can be corrected then. */
+  stale: boolean;
   onSee: (seen: readonly PositionSeen[]) => void;
 }
 
@@ -21,7 +23,7 @@ const same = (one: PositionSeen, other: PositionSeen) =>
   one.control === other.control && one.setting === other.setting && one.channel === other.channel;
 
 /** What each position of a switch gives on its AUX channel, typed or measured, beside what is planned. */
-export function SwitchTable({ id, setup, rows, seen, changes, onSee }: Props) {
+export function SwitchTable({ id, setup, rows, seen, changes, stale, onSee }: Props) {
   const taken = rows.filter((row) => row.channel > 4 && takes(setup, row));
   const { data: view, error } = useQuery({
     queryKey: ['setup', id, 'positions', seen],
@@ -100,7 +102,7 @@ export function SwitchTable({ id, setup, rows, seen, changes, onSee }: Props) {
           </Notice>
         </div>
       )}
-      {view && seen.length > 0 && !error && <Conclusion view={view} changes={changes} />}
+      {view && seen.length > 0 && !error && <Conclusion view={view} changes={changes} stale={stale} />}
     </section>
   );
 }
@@ -138,7 +140,7 @@ function Verdict({ found, setup }: { found: MeasuredPosition; setup: Setup }) {
   );
 }
 
-function Conclusion({ view, changes }: { view: PositionAnswer; changes: Changes }) {
+function Conclusion({ view, changes, stale }: { view: PositionAnswer; changes: Changes; stale: boolean }) {
   const wrong = view.positions.filter((p) => p.wants.join() !== p.has.join());
   return (
     <div className="mt-2 max-w-4xl" aria-live="polite">
@@ -151,7 +153,9 @@ function Conclusion({ view, changes }: { view: PositionAnswer; changes: Changes 
         {view.fixes.map((fix) => (
           <li key={fix.edit.title} className="flex flex-wrap items-center gap-x-3 gap-y-1 py-1">
             <span>{fix.words}</span>
-            <Button onClick={() => void changes.edit(fix.edit)}>{fix.edit.title}</Button>
+            <Button disabled={stale} onClick={() => void changes.edit(fix.edit)}>
+              {fix.edit.title}
+            </Button>
           </li>
         ))}
       </ul>

@@ -11,6 +11,8 @@ interface Props {
   axes: readonly StickAxis[];
   seen: Partial<Record<StickAxis, WiggleSeen>>;
   changes: Changes;
+  /** True when the way to the board was changed since; nothing can be corrected then. */
+  stale: boolean;
   onSee: (axis: StickAxis, seen: WiggleSeen | undefined) => void;
 }
 
@@ -23,7 +25,7 @@ const WAYS: Record<StickAxis, string> = {
 };
 
 /** One stick at a time: which bar answered, and which way. What follows is worked out after each. */
-export function WiggleTable({ id, axes, seen, changes, onSee }: Props) {
+export function WiggleTable({ id, axes, seen, changes, stale, onSee }: Props) {
   const all = axes.map((axis) => seen[axis]).filter((s) => s !== undefined);
   const { data: view } = useQuery({
     queryKey: ['setup', id, 'wiggles', all],
@@ -77,12 +79,12 @@ export function WiggleTable({ id, axes, seen, changes, onSee }: Props) {
           );
         })}
       </ul>
-      {view && all.length > 0 && <Conclusion view={view} changes={changes} />}
+      {view && all.length > 0 && <Conclusion view={view} changes={changes} stale={stale} />}
     </section>
   );
 }
 
-function Conclusion({ view, changes }: { view: WiggleView; changes: Changes }) {
+function Conclusion({ view, changes, stale }: { view: WiggleView; changes: Changes; stale: boolean }) {
   const { answer: found, fixes } = view;
   const known = found.sticks.filter((s) => s.bar);
   return (
@@ -110,7 +112,11 @@ function Conclusion({ view, changes }: { view: WiggleView; changes: Changes }) {
         {fixes.map((fix) => (
           <li key={fix.words} className="flex flex-wrap items-center gap-x-3 gap-y-1 py-1">
             <span>{fix.words}</span>
-            {fix.edit && <Button onClick={() => void changes.edit(fix.edit!)}>{fix.edit.title}</Button>}
+            {fix.edit && (
+              <Button disabled={stale} onClick={() => void changes.edit(fix.edit!)}>
+                {fix.edit.title}
+              </Button>
+            )}
           </li>
         ))}
       </ul>
