@@ -91,7 +91,6 @@ const VIEWS = [
   {
     name: 'stepped',
     path: '/craft/wren/air',
-    main: true,
     prepare: async (page) => {
       await page.getByLabel('Radio system').selectOption('Stepped packets');
       await page.getByLabel('Mode').waitFor();
@@ -118,17 +117,17 @@ const VIEWS = [
     name: 'routine',
     path: '/craft/sandpiper/board?part=measure',
     prepare: async (page) => {
-      await page.getByRole('button', { name: 'Measure the sticks, guided' }).click();
+      // The bench is shared by all pictures: the routine may run already.
+      const start = page.getByRole('button', { name: 'Measure the sticks, guided' });
+      await start.or(page.getByText('Move throttle fully up')).waitFor();
+      if (await start.isVisible()) await start.click();
       await page.getByText('Move throttle fully up').waitFor();
     },
   },
   {
     name: 'sticks',
     path: '/craft/sandpiper/board?part=measure',
-    prepare: async (page) => {
-      await page.getByRole('button', { name: 'Stop', exact: true }).click();
-      await page.getByRole('button', { name: 'Real sticks' }).click();
-    },
+    prepare: (page) => page.getByRole('button', { name: 'Real sticks' }).click(),
   },
   {
     name: 'sweep',
@@ -149,7 +148,6 @@ const VIEWS = [
   {
     name: 'switches',
     path: '/craft/sandpiper/board?part=measure',
-    main: true,
     prepare: async (page) => {
       await page.getByRole('button', { name: 'Read all from the simulated board' }).click();
       const arm = page.getByRole('listitem', { name: 'Left shoulder', exact: true });

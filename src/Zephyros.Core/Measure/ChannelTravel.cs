@@ -1,10 +1,12 @@
 using Zephyros.Core.Board;
 using Zephyros.Core.Hands;
+using Zephyros.Core.Units;
 
 namespace Zephyros.Core.Measure;
 
 /// <summary>One stick channel as it was measured, and both ways to put it right.</summary>
 /// <param name="Axis">The axis whose bar was looked at.</param>
+/// <param name="Channel">The channel that the board reads it from: the number that a board asks for whose spans are listed by channel.</param>
 /// <param name="Raw">What was measured, as it arrives on the wire.</param>
 /// <param name="Span">The span that the board must be told.</param>
 /// <param name="Ends">The transmitter's settings; null when the model does not send this stick on a channel of its own.</param>
@@ -13,6 +15,7 @@ namespace Zephyros.Core.Measure;
 /// <param name="AfterEnds">What it does once the transmitter's ends are set; null without <paramref name="Ends"/>.</param>
 public sealed record ChannelTravel(
     StickAxis Axis,
+    ChannelNumber Channel,
     Sweep Raw,
     ChannelSpan Span,
     EndFit? Ends,

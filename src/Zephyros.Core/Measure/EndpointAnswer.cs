@@ -12,6 +12,8 @@ namespace Zephyros.Core.Measure;
 /// <param name="OffCentre">The axes whose own centre must be changed instead.</param>
 /// <param name="Deadband">The deadband that keeps the measured trembling out.</param>
 /// <param name="ThrottleLow">The throttle-low limit that belongs to it: just above the low end.</param>
+/// <param name="ThrottleLost">How much throttle travel the present limit takes at the bottom; 0 or less when the throttle never comes
+/// below it, so that the board never arms.</param>
 /// <param name="FullTravel">The full-travel limit: just below the high end.</param>
 public sealed record EndpointAnswer(
     IReadOnlyList<ChannelTravel> Channels,
@@ -21,5 +23,6 @@ public sealed record EndpointAnswer(
     IReadOnlyList<StickAxis> OffCentre,
     Microseconds Deadband,
     Microseconds ThrottleLow,
+    Microseconds ThrottleLost,
     Microseconds FullTravel
 );

@@ -76,6 +76,7 @@ public static class EndpointSolver
             off,
             new Microseconds(Math.Ceiling(channels.Max(c => c.Raw.Jitter.Value))),
             new Microseconds(Low + LimitInside),
+            new Microseconds(setup.Board.ThrottleLow.Value - sweeps[StickAxis.Throttle].Low.Value),
             new Microseconds(High - LimitInside)
         );
     }
@@ -137,6 +138,7 @@ public static class EndpointSolver
         var ends = fed is null ? null : Fit(setup, fed.Output, raw);
         return new ChannelTravel(
             axis,
+            board.Map.ChannelOf(axis),
             raw,
             span,
             ends,

@@ -21,6 +21,8 @@ public sealed class EndpointTests
         Assert.All(StickAxes.All, a => Assert.Equal(1000, board.Scaled(a, new(987)).Value, 9));
         Assert.All(StickAxes.All, a => Assert.Equal(2000, board.Scaled(a, new(2011)).Value, 9));
         Assert.Equal((1010, 1990), (answer.ThrottleLow.Value, answer.FullTravel.Value));
+        // The limit of 1015 µs lies 28 µs above the low end as it is.
+        Assert.Equal(28, answer.ThrottleLost.Value);
         Assert.Equal(CorrectionPlace.Board, answer.Advised);
     }
 

@@ -56,6 +56,9 @@ internal sealed class RandomCraft(int seed)
         if (Chance(0.3))
             setup = setup.WithChannel("mode", c => c with { Take = new ConditionSource { Condition = Any() } });
         setup = setup with { Air = Link(setup.Air) };
+        // By a number of its own, so that everything else stays as it was before there was a wander.
+        if (new Random(seed).Next(4) == 0)
+            setup = setup.WithBoard(b => b with { Wander = b.Wander.Add("3", new(40)) });
         setup = ReportedChanges.Announce(setup.WithBoard(Board));
         foreach (
             var id in setup.Model.Announcements.Keys.Where(id => !id.StartsWith("signal", StringComparison.Ordinal))

@@ -1,6 +1,8 @@
 import type { ControlView } from '../../api/types';
 import { Button } from '../../ui/Button';
 import { Sheet } from '../../ui/Sheet';
+import { figure } from '../../stations/air/figures';
+import type { Assignment } from './assignment';
 import type { RealSticks } from './useRealSticks';
 
 interface Props {
@@ -16,6 +18,14 @@ function far(control: ControlView): string {
   return { throttle: 'fully up', pitch: 'fully forward', roll: 'fully right', yaw: 'fully right' }[
     control.axis ?? 'roll'
   ];
+}
+
+/** What was taught, with the travel that was measured. */
+function calibration(assignment: Assignment): string {
+  const name = `${assignment.kind} ${assignment.index + 1}`;
+  if (assignment.kind === 'button') return name;
+  const { low, centre, high } = assignment;
+  return `${name}, from ${[low, centre, high].map((v) => figure(v, 2)).join(' over ')}`;
 }
 
 /** Teaches which axis or button of a plugged-in transmitter moves which control, by moving them. */
@@ -54,7 +64,7 @@ export function RealSticksSheet({ open, onOpenChange, controls, sticks }: Props)
                     }
                   </b>
                 ) : assignment ? (
-                  `${assignment.kind} ${assignment.index + 1}`
+                  calibration(assignment)
                 ) : (
                   <span className="text-soft">driven by the page only</span>
                 )}
@@ -63,7 +73,7 @@ export function RealSticksSheet({ open, onOpenChange, controls, sticks }: Props)
                 <Button onClick={sticks.stop}>Stop</Button>
               ) : (
                 <Button disabled={!sticks.pad} onClick={() => sticks.teach(control.id)}>
-                  Teach
+                  {assignment ? 'Calibrate again' : 'Teach'}
                 </Button>
               )}
               {assignment && !now && <Button onClick={() => sticks.forget(control.id)}>Forget</Button>}

@@ -34,7 +34,7 @@ export function GuidedRoutine({ onDone }: { onDone: (state: RoutineState) => voi
         <Button look="solid" disabled={!receives} onClick={() => link.guide('sticks')}>
           Measure the sticks, guided
         </Button>
-        <Button look="solid" disabled={!receives} onClick={() => link.guide('switches')}>
+        <Button disabled={!receives} onClick={() => link.guide('switches')}>
           Measure the switches, guided
         </Button>
       </>

@@ -205,7 +205,12 @@ function Answer({ view, changes, stale }: { view: EndpointView; changes: Changes
         {found.centre !== null && `The centres agree: set the board's centre to ${figure(found.centre, 0)} µs. `}
         {found.offCentre.length > 0 && `Change the centre of ${found.offCentre.join(', ')} at the transmitter. `}
         Deadband {figure(found.deadband, 0)} µs; throttle low below {figure(found.throttleLow, 0)} µs; full travel above{' '}
-        {figure(found.fullTravel, 0)} µs.
+        {figure(found.fullTravel, 0)} µs.{' '}
+        {found.throttleLost > 0 ? (
+          `The present throttle-low limit takes ${figure(found.throttleLost, 0)} µs at the bottom of the throttle.`
+        ) : (
+          <b className="text-rust">The throttle never comes below the present limit: the board will not arm.</b>
+        )}
       </p>
       <ul className="mt-2">
         {places.map(({ place, name, edit, figures }) => (
@@ -228,7 +233,7 @@ function Answer({ view, changes, stale }: { view: EndpointView; changes: Changes
                 {edit.title}
               </Button>
             </p>
-            <p className="text-sm">{found.channels.map((c) => `${c.axis}: ${figures(c)}`).join(' · ')}</p>
+            <p className="text-sm">{found.channels.map((c) => `${c.axis}, channel ${c.channel}: ${figures(c)}`).join(' · ')}</p>
           </li>
         ))}
       </ul>

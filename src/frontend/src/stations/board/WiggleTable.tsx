@@ -65,7 +65,7 @@ export function WiggleTable({ id, axes, seen, changes, stale, onSee }: Props) {
               />
               {now && (
                 <SelectField
-                  label="It"
+                  label="It then"
                   value={now.reversed === undefined || now.reversed === null ? '' : now.reversed ? 'shrinks' : 'grows'}
                   options={[
                     { value: '', label: 'which way not looked at' },
