@@ -21,6 +21,8 @@ const PAGES = [
   '/craft/sandpiper/air?part=channels',
   '/craft/sandpiper/air?part=bind',
   '/craft/sandpiper/board?part=measure',
+  '/craft/sandpiper/board?part=compare',
+  '/craft/sandpiper/board?part=symptoms',
   '/craft/sandpiper/wire',
 ];
 

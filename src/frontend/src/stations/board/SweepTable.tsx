@@ -233,7 +233,9 @@ function Answer({ view, changes, stale }: { view: EndpointView; changes: Changes
                 {edit.title}
               </Button>
             </p>
-            <p className="text-sm">{found.channels.map((c) => `${c.axis}, channel ${c.channel}: ${figures(c)}`).join(' · ')}</p>
+            <p className="text-sm">
+              {found.channels.map((c) => `${c.axis}, channel ${c.channel}: ${figures(c)}`).join(' · ')}
+            </p>
           </li>
         ))}
       </ul>
