@@ -15,6 +15,9 @@ public sealed class BenchRun
     // How often a transmitter works out its model while something in it runs by itself.
     private static readonly TimeSpan ModelPeriod = TimeSpan.FromMilliseconds(10);
 
+    private static readonly IReadOnlyDictionary<ChannelNumber, Microseconds> Steady =
+        new Dictionary<ChannelNumber, Microseconds>();
+
     private SignalPlan plan;
     private SignalValues values;
     private double[] settings;
@@ -32,6 +35,7 @@ public sealed class BenchRun
     private Caption? noted;
     private long captions;
     private Announcer announcer;
+    private IReadOnlyDictionary<ChannelNumber, Microseconds> trembling = Steady;
 
     /// <summary>A bench with every control at its start position, the link up and the craft just powered.</summary>
     public BenchRun(Setup setup)
@@ -96,6 +100,7 @@ public sealed class BenchRun
         plan = SignalPlan.Compile(setup);
         values = plan.CreateValues();
         announcer = new Announcer(plan);
+        trembling = Steady;
         if (receiver.Replace(plan, now))
             seen = new Microseconds[values.Received.Length];
         settings = [.. plan.Model.Controls.Select(c => c.Value.StartSetting)];
@@ -116,9 +121,14 @@ public sealed class BenchRun
     {
         if (!Put(control, setting))
             return false;
+        trembling = Steady;
         RunModel();
         return true;
     }
+
+    /// <summary>Lets channels arrive beside what the wire carries, as a transmitter that wanders does, until a control is moved.</summary>
+    /// <param name="by">How far beside, by channel.</param>
+    public void Tremble(IReadOnlyDictionary<ChannelNumber, Microseconds> by) => trembling = by;
 
     /// <summary>Makes a telemetry sensor report something else.</summary>
     /// <param name="sensor">Its id.</param>
@@ -421,6 +431,8 @@ public sealed class BenchRun
         for (var i = 0; i < seen.Length; i++)
         {
             var pulse = plan.Wire.ToMicroseconds(receiver.Arrived[i]);
+            if (trembling.TryGetValue(new ChannelNumber(i + 1), out var beside))
+                pulse = new Microseconds(pulse.Value + beside.Value);
             changed |= pulse != seen[i];
             seen[i] = pulse;
         }

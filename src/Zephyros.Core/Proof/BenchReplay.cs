@@ -80,6 +80,7 @@ public sealed class BenchReplay
     {
         var step = path[++Played];
         Act(step);
+        Bench.Tremble(step.Trembles);
         Bench.AdvanceTo(Bench.Now + step.Wait + settling);
         return Same(Bench.Board, step.Board);
     }

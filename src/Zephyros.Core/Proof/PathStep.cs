@@ -1,4 +1,5 @@
 using Zephyros.Core.Board;
+using Zephyros.Core.Units;
 
 namespace Zephyros.Core.Proof;
 
@@ -20,6 +21,9 @@ public sealed record PathStep(
 {
     /// <summary>How long the model or the board waits in this step; zero for what happens at once.</summary>
     public TimeSpan Wait { get; init; }
+
+    /// <summary>How far channels arrive beside what the wire carries in this step, within what they were measured to wander.</summary>
+    public required IReadOnlyDictionary<ChannelNumber, Microseconds> Trembles { get; init; }
 
     /// <summary>The board after it.</summary>
     public BoardState Board => Situation.Board;

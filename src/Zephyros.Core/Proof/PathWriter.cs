@@ -1,3 +1,5 @@
+using Zephyros.Core.Units;
+
 namespace Zephyros.Core.Proof;
 
 /// <summary>Writes what an exploration found as steps that can be read and played.</summary>
@@ -6,21 +8,35 @@ internal sealed class PathWriter(PromiseCheck check, Explorer explorer, ReducedM
     // What two inputs decide together is tried with so many of their values.
     private const int Tries = 60;
 
+    // How often a step of a tried sequence lets a channel tremble.
+    private const double TremblesOften = 0.3;
+
+    private static readonly IReadOnlyDictionary<ChannelNumber, Microseconds> Steady =
+        new Dictionary<ChannelNumber, Microseconds>();
+
     private readonly ProofWords words = new(model.Scope);
 
-    /// <summary>The sequence with example values, or, where these do not break the promise on the bench, with others of the same cells.</summary>
+    /// <summary>The sequence with example values, or, where these do not break the promise on the bench, with others of the same cells, or
+    /// with channels that tremble as far as they were measured to.</summary>
     /// <returns>The steps, the start first, and whether the bench confirms them.</returns>
     public (IReadOnlyList<PathStep> Path, bool Confirmed) Play()
     {
-        var examples = Steps(input => input);
+        var examples = Steps(input => input, _ => Steady);
         if (Confirms(examples))
             return (examples, true);
         for (var seed = 0; seed < Tries; seed++)
         {
             var random = new Random(seed);
-            var varied = Steps(input => Vary(input, random));
+            var varied = Steps(input => Vary(input, random), _ => Steady);
             if (Confirms(varied))
                 return (varied, true);
+        }
+
+        foreach (var trembles in Tremblings())
+        {
+            var trembling = Steps(input => input, trembles);
+            if (Confirms(trembling))
+                return (trembling, true);
         }
 
         return (examples, false);
@@ -48,7 +64,46 @@ internal sealed class PathWriter(PromiseCheck check, Explorer explorer, ReducedM
         return input with { Setting = input.From + (share * (input.UpTo - input.From)) };
     }
 
-    private List<PathStep> Steps(Func<StepInput, StepInput> choose)
+    // First one channel in one step, then any of them in any step.
+    private IEnumerable<Func<int, IReadOnlyDictionary<ChannelNumber, Microseconds>>> Tremblings()
+    {
+        var ways = model
+            .Scope.Atoms.Select(a => a.Channel)
+            .Distinct()
+            .Select(c => (Channel: new ChannelNumber(c + 1), By: model.Scope.Wander(c)))
+            .Where(w => w.By > 0)
+            .SelectMany(w =>
+                new[] { (w.Channel, By: new Microseconds(-w.By)), (w.Channel, By: new Microseconds(w.By)) }
+            )
+            .ToArray();
+        if (ways.Length == 0)
+            yield break;
+        for (var step = found.Path.Count - 1; step > 0; step--)
+            foreach (var (channel, by) in ways)
+            {
+                var only = step;
+                var way = new Dictionary<ChannelNumber, Microseconds> { [channel] = by };
+                yield return i => i == only ? way : Steady;
+            }
+
+        for (var seed = 0; seed < Tries; seed++)
+        {
+            var random = new Random(seed);
+            yield return _ =>
+            {
+                var trembles = new Dictionary<ChannelNumber, Microseconds>();
+                foreach (var (channel, by) in ways)
+                    if (random.NextDouble() < TremblesOften)
+                        trembles[channel] = by;
+                return trembles;
+            };
+        }
+    }
+
+    private List<PathStep> Steps(
+        Func<StepInput, StepInput> choose,
+        Func<int, IReadOnlyDictionary<ChannelNumber, Microseconds>> trembles
+    )
     {
         var steps = new List<PathStep>();
         for (var i = 0; i < found.Path.Count; i++)
@@ -59,16 +114,18 @@ internal sealed class PathWriter(PromiseCheck check, Explorer explorer, ReducedM
                     ? explorer.System.AfterBreak!.Value
                     : explorer.System.Situations[state.Situation];
             StepInput[] inputs = [.. (move is null ? Start(state) : Moved(move)).Select(choose)];
+            var beside = trembles(i);
             steps.Add(
                 new PathStep(
                     move?.Kind,
-                    words.Of(move, inputs),
+                    ProofWords.Trembling(IsStill(i) ? "" : words.Of(move, inputs), beside),
                     inputs,
                     move?.Value ?? 0,
                     situation,
                     ProofWords.Outcome(situation)
                 )
                 {
+                    Trembles = beside,
                     Wait = move is null ? TimeSpan.Zero : words.Wait(move, found.Path[i - 1].State.Memory, model),
                 }
             );
@@ -76,6 +133,16 @@ internal sealed class PathWriter(PromiseCheck check, Explorer explorer, ReducedM
 
         return steps;
     }
+
+    // A switch that goes where it stands does not move; something else is left open.
+    private bool IsStill(int step) =>
+        found.Path[step].Move is { Kind: MoveKind.Input } move
+        && found.Path[step - 1].State is var before
+        && move.Moved.All(m =>
+            model.Grid.Cell(m.Input, before.Word, before.Bit) == m.Cell
+            && Step(model.Scope.Inputs[m.Input], m.Cell) is var input
+            && input.From == input.UpTo
+        );
 
     private IEnumerable<StepInput> Start(ProofState state) =>
         model.Scope.Inputs.Select((input, n) => Step(input, model.Grid.Cell(n, state.Word, state.Bit)));

@@ -42,6 +42,21 @@ internal sealed class ProofWords(ProofScope scope)
             },
         };
 
+    /// <summary>A step in which channels tremble, as a sentence.</summary>
+    /// <param name="sentence">What else happens; empty when nothing is moved.</param>
+    /// <param name="trembles">How far each channel arrives beside what is sent.</param>
+    public static string Trembling(string sentence, IReadOnlyDictionary<ChannelNumber, Microseconds> trembles)
+    {
+        var parts = trembles.Select(t => $"{t.Key} trembles by {Figures.Signed(t.Value.Value, 0)} µs");
+        if (sentence.Length > 0)
+            return trembles.Count == 0 ? sentence : $"{sentence} {Sentence(string.Join(", ", parts))}";
+        return trembles.Count == 0
+            ? "Nothing is moved; a value trembles."
+            : $"Nothing is moved; {string.Join(", ", parts)}.";
+    }
+
+    private static string Sentence(string words) => $"{char.ToUpperInvariant(words[0])}{words[1..]}.";
+
     /// <summary>How long a move takes.</summary>
     public TimeSpan Wait(ProofMove move, int memoryBefore, ReducedModel model)
     {
