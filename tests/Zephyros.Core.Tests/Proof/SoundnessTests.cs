@@ -1,3 +1,4 @@
+using System.Globalization;
 using Zephyros.Core.Bench;
 using Zephyros.Core.Board;
 using Zephyros.Core.Model;
@@ -83,6 +84,16 @@ public sealed class SoundnessTests
             1
         );
 
+    // An arm switch and a throttle that tremble across their edges.
+    [Fact]
+    public void Every_step_of_a_craft_that_trembles_is_allowed() =>
+        Walk(
+            Demo.Plain.WithArm(f => f with { Low = new(2005) })
+                .WithBoard(b => b with { Wander = b.Wander.Add("3", new(40)).Add("5", new(15)) }),
+            20_000,
+            1
+        );
+
     [Fact]
     public void Every_state_of_a_random_bench_was_found()
     {
@@ -124,6 +135,13 @@ public sealed class SoundnessTests
             // Putting everything so that the board may arm is several moves at once.
             var many = random.Next(25) == 0 || bench is { Link: false, TransmitterOn: false };
             told.Add(many ? Arm(bench) : Act(bench, plan, random));
+            // What was measured to wander does, within its bounds.
+            bench.Tremble(
+                setup.Board.Wander.ToDictionary(
+                    w => new ChannelNumber(int.Parse(w.Key, CultureInfo.InvariantCulture)),
+                    w => new Microseconds(((2 * random.NextDouble()) - 1) * w.Value.Value)
+                )
+            );
             // Long enough for a frame, so that the board has seen what was done.
             bench.AdvanceTo(bench.Now + (2 * setup.Wire.FramePeriod.ToTimeSpan()) + Wait(random));
             if (bench.Board.HasSignal && !Arrive(bench))
