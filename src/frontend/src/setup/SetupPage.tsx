@@ -15,7 +15,6 @@ import { Brand } from '../shell/Brand';
 import { CommandPalette } from '../shell/CommandPalette';
 import { Header } from '../shell/Header';
 import { ShortcutSheet } from '../shell/ShortcutSheet';
-import { BoardStation } from '../stations/board/BoardStation';
 import { HandsStation } from '../stations/hands/HandsStation';
 import { ModelStation } from '../stations/model/ModelStation';
 import { CraftStation } from '../stations/craft/CraftStation';
@@ -25,6 +24,7 @@ import { useChanges, type Changes } from './useChanges';
 
 // Pages that are opened now and then come when they are asked for.
 const AirStation = lazy(() => import('../stations/air/AirStation'));
+const BoardStation = lazy(() => import('../stations/board/BoardStation'));
 const WireStation = lazy(() => import('../stations/wire/WireStation'));
 
 /** The page of one craft: the path above, the open station and the findings in the middle, the bench below. */

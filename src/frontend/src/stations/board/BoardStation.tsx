@@ -25,7 +25,7 @@ interface Props {
 }
 
 /** What the board makes of the signal: its axes, its functions, and what each position of a switch makes it do. */
-export function BoardStation({ id, setup, view, changes }: Props) {
+export default function BoardStation({ id, setup, view, changes }: Props) {
   return (
     <StationParts
       title={`Board: what it makes of the signal${setup.board.alias ? ` · ${setup.board.alias}` : ''}`}
