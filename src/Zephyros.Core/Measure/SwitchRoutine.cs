@@ -1,4 +1,5 @@
 using Zephyros.Core.Hands;
+using Zephyros.Core.Model;
 using Zephyros.Core.Path;
 using Zephyros.Core.Units;
 
@@ -15,6 +16,7 @@ public sealed class SwitchRoutine : IRoutine
 
     private readonly List<(string Id, Control Control, ControlPosition Position, ChannelNumber[] Channels)> steps = [];
     private readonly List<PositionSeen> positions = [];
+    private readonly int[] watched;
     private IReadOnlyList<Microseconds> from;
     private IReadOnlyList<Microseconds> resting;
     private double[] least;
@@ -30,7 +32,8 @@ public sealed class SwitchRoutine : IRoutine
     public SwitchRoutine(SignalPlan plan, BoardShows seen, TimeSpan now)
     {
         (from, resting, since) = (seen.Channels, seen.Channels, now);
-        (least, most) = Fresh(seen);
+        (least, most) = Fresh(seen.Channels);
+        watched = [.. Watched(plan, seen.Channels.Count)];
         var rows = MeasuredRows.Of(plan).ToLookup(r => r.Control, StringComparer.Ordinal);
         foreach (var (id, control) in plan.Model.Controls)
         {
@@ -73,10 +76,10 @@ public sealed class SwitchRoutine : IRoutine
         if (place == steps.Count)
             return false;
         var channels = seen.Channels;
-        if (Aux(channels).Any(i => Math.Abs(channels[i].Value - resting[i].Value) > Still))
+        if (Array.Exists(watched, i => Math.Abs(channels[i].Value - resting[i].Value) > Still))
         {
             (resting, since) = (channels, now);
-            (least, most) = Fresh(seen);
+            (least, most) = Fresh(channels);
             return false;
         }
 
@@ -95,7 +98,7 @@ public sealed class SwitchRoutine : IRoutine
     private bool Take(IReadOnlyList<Microseconds> channels, TimeSpan now)
     {
         var (id, control, position, own) = steps[place];
-        int[] moved = [.. Aux(channels).Where(i => Math.Abs(channels[i].Value - from[i].Value) > MeasuredRows.Apart)];
+        int[] moved = [.. watched.Where(i => Math.Abs(channels[i].Value - from[i].Value) > MeasuredRows.Apart)];
         var before = problem;
         var strange = moved.Select(i => new ChannelNumber(i + 1)).Except(own).ToArray();
         problem =
@@ -117,13 +120,18 @@ public sealed class SwitchRoutine : IRoutine
             );
         place++;
         (from, since) = (channels, now);
-        (least, most) = Fresh(new BoardShows(new Dictionary<StickAxis, Microseconds>(), channels));
+        (least, most) = Fresh(channels);
         return true;
     }
 
-    private static IEnumerable<int> Aux(IReadOnlyList<Microseconds> channels) =>
-        Enumerable.Range(ChannelNumber.StickChannels, Math.Max(0, channels.Count - ChannelNumber.StickChannels));
+    // The AUX channels but those that move by themselves with the link.
+    private static IEnumerable<int> Watched(SignalPlan plan, int channels)
+    {
+        for (var i = ChannelNumber.StickChannels; i < channels; i++)
+            if (i != plan.QualityPlace && plan.ChannelAt(new ChannelNumber(i + 1))?.Channel.Take is not SensorSource)
+                yield return i;
+    }
 
-    private static (double[] Least, double[] Most) Fresh(BoardShows seen) =>
-        ([.. seen.Channels.Select(c => c.Value)], [.. seen.Channels.Select(c => c.Value)]);
+    private static (double[] Least, double[] Most) Fresh(IReadOnlyList<Microseconds> channels) =>
+        ([.. channels.Select(c => c.Value)], [.. channels.Select(c => c.Value)]);
 }

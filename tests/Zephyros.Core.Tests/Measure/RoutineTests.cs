@@ -4,6 +4,7 @@ using Zephyros.Core.Hands;
 using Zephyros.Core.Measure;
 using Zephyros.Core.Path;
 using Zephyros.Core.Setups;
+using Zephyros.Core.Units;
 
 namespace Zephyros.Core.Tests.Measure;
 
@@ -159,6 +160,22 @@ public sealed class RoutineTests
             RecordedMeasurement.Of(plan, verdict with { Frames = [] }).Problem,
             StringComparison.Ordinal
         );
+    }
+
+    // A channel that carries the link's quality never rests; it is no reason to wait.
+    [Fact]
+    public void A_channel_that_moves_with_the_link_does_not_hold_the_routine_up()
+    {
+        var bench = Settled(Demo.Sandpiper);
+        bench.Guide(RoutineKind.Switches);
+        bench.Move("left-shoulder", 2);
+        for (var i = 0; i < 12; i++)
+        {
+            bench.Report("quality", new Reading(i % 2 == 0 ? 90 : 60));
+            bench.AdvanceTo(bench.Now + TimeSpan.FromSeconds(0.1));
+        }
+
+        Assert.Equal(1, State(bench).Seen);
     }
 
     // What a hand does that reads the prompt.

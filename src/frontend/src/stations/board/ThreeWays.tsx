@@ -1,6 +1,8 @@
 import { useQuery } from '@tanstack/react-query';
 import clsx from 'clsx';
+import { Fragment } from 'react';
 import { answer, api } from '../../api/client';
+import type { Station } from '../../api/types';
 import { STATION_NAMES } from '../../path/stations';
 import { figure } from '../air/figures';
 
@@ -33,29 +35,36 @@ export function ThreeWays({ id }: { id: string }) {
               <th className="pr-3 text-right font-semibold">Model says</th>
               <th className="pr-3 text-right font-semibold">Wire carries</th>
               <th className="pr-3 text-right font-semibold">Board shows</th>
-              <th className="pl-3 font-semibold">Parts at</th>
+              <th className="pl-3 font-semibold max-sm:hidden">Parts at</th>
             </tr>
           </thead>
           <tbody>
             {channels.map((c) => (
-              <tr key={c.channel} className={clsx('border-b border-hair align-top', c.parts && 'bg-rust-wash')}>
-                <th scope="row" className="py-1 pr-3 text-left whitespace-nowrap">
-                  {c.channel}
-                  {c.channel > 4 && <span className="ml-2 text-[0.8rem] text-soft">AUX {c.channel - 4}</span>}
-                </th>
-                <Value us={c.model} of={c.carries || 'nothing'} apart={false} />
-                <Value us={c.wire} of="" apart={c.parts === 'air' || c.parts === 'wire'} />
-                <Value us={c.board} of={c.shown || 'unwatched'} apart={c.parts === 'board'} />
-                <td className="py-1 pl-3">
-                  {c.parts ? (
-                    <>
-                      <b className="text-rust">{STATION_NAMES[c.parts]}</b> <span>{c.why}</span>
-                    </>
-                  ) : (
-                    <span className="text-moss">agrees</span>
-                  )}
-                </td>
-              </tr>
+              <Fragment key={c.channel}>
+                <tr
+                  className={clsx('align-top', c.parts ? 'bg-rust-wash max-sm:border-0' : '', 'border-b border-hair')}
+                >
+                  <th scope="row" className="py-1 pr-3 text-left whitespace-nowrap">
+                    {c.channel}
+                    {c.channel > 4 && (
+                      <span className="text-[0.8rem] text-soft max-sm:block sm:ml-2">AUX {c.channel - 4}</span>
+                    )}
+                  </th>
+                  <Value us={c.model} of={c.carries || 'nothing'} apart={false} />
+                  <Value us={c.wire} of="" apart={c.parts === 'air' || c.parts === 'wire'} />
+                  <Value us={c.board} of={c.shown || 'unwatched'} apart={c.parts === 'board'} />
+                  <td className="py-1 pl-3 max-sm:hidden">
+                    <Parting parts={c.parts} why={c.why} />
+                  </td>
+                </tr>
+                {c.parts && (
+                  <tr className="border-b border-hair bg-rust-wash sm:hidden">
+                    <td colSpan={4} className="pb-1">
+                      <Parting parts={c.parts} why={c.why} />
+                    </td>
+                  </tr>
+                )}
+              </Fragment>
             ))}
           </tbody>
         </table>
@@ -64,10 +73,19 @@ export function ThreeWays({ id }: { id: string }) {
   );
 }
 
+function Parting({ parts, why }: { parts: Station | null; why: string }) {
+  if (!parts) return <span className="text-moss">agrees</span>;
+  return (
+    <>
+      <b className="text-rust">{STATION_NAMES[parts]}</b> <span>{why}</span>
+    </>
+  );
+}
+
 function Value({ us, of, apart }: { us: number | null; of: string; apart: boolean }) {
   return (
     <td className={clsx('py-1 pr-3 text-right', apart && 'text-rust')}>
-      <b className="font-mono">{us === null ? '–' : `${figure(us, 1)} µs`}</b>
+      <b className="font-mono whitespace-nowrap">{us === null ? '–' : `${figure(us, 1)} µs`}</b>
       {of && <span className="block text-[0.84rem] text-soft">{of}</span>}
     </td>
   );
