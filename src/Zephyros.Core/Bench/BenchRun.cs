@@ -1,3 +1,4 @@
+using System.Collections.Immutable;
 using Zephyros.Core.Board;
 using Zephyros.Core.Measure;
 using Zephyros.Core.Model;
@@ -14,9 +15,6 @@ public sealed class BenchRun
 {
     // How often a transmitter works out its model while something in it runs by itself.
     private static readonly TimeSpan ModelPeriod = TimeSpan.FromMilliseconds(10);
-
-    private static readonly IReadOnlyDictionary<ChannelNumber, Microseconds> Steady =
-        new Dictionary<ChannelNumber, Microseconds>();
 
     private SignalPlan plan;
     private SignalValues values;
@@ -35,7 +33,10 @@ public sealed class BenchRun
     private Caption? noted;
     private long captions;
     private Announcer announcer;
-    private IReadOnlyDictionary<ChannelNumber, Microseconds> trembling = Steady;
+    private IReadOnlyDictionary<ChannelNumber, Microseconds> trembling = ImmutableDictionary<
+        ChannelNumber,
+        Microseconds
+    >.Empty;
 
     /// <summary>A bench with every control at its start position, the link up and the craft just powered.</summary>
     public BenchRun(Setup setup)
@@ -100,7 +101,7 @@ public sealed class BenchRun
         plan = SignalPlan.Compile(setup);
         values = plan.CreateValues();
         announcer = new Announcer(plan);
-        trembling = Steady;
+        trembling = ImmutableDictionary<ChannelNumber, Microseconds>.Empty;
         if (receiver.Replace(plan, now))
             seen = new Microseconds[values.Received.Length];
         settings = [.. plan.Model.Controls.Select(c => c.Value.StartSetting)];
@@ -121,7 +122,7 @@ public sealed class BenchRun
     {
         if (!Put(control, setting))
             return false;
-        trembling = Steady;
+        trembling = ImmutableDictionary<ChannelNumber, Microseconds>.Empty;
         RunModel();
         return true;
     }

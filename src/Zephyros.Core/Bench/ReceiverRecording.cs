@@ -111,7 +111,8 @@ public static class ReceiverRecording
         var values = plan.CreateValues();
         (string Control, double Setting)[] movements =
         [
-            (StickRoutine.Movements(plan.Setup.Transmitter)[^1]),
+            // A routine begins at rest.
+            .. StickRoutine.Movements(plan.Setup.Transmitter).TakeLast(1),
             .. StickRoutine.Movements(plan.Setup.Transmitter),
             .. new SwitchRoutine(plan, BoardShows.Of(plan.Setup.Board, values.Received), TimeSpan.Zero).Movements,
         ];

@@ -87,7 +87,7 @@ public static class PositionSolver
     private static IEnumerable<PositionFix> Fixes(SignalPlan plan, MeasuredPosition[] positions)
     {
         var setup = plan.Setup;
-        if (WithWander(setup, positions, p => p.Off.Value) is { } wandering && wandering != setup.Board)
+        if (WithWander(setup, positions) is { } wandering && wandering != setup.Board)
             yield return new(
                 "Write down how far each channel wanders and lies off. Findings and proof then leave that much room at every band.",
                 SetupEdit.Between("Keep the measured wander", setup, setup with { Board = wandering })
@@ -105,16 +105,12 @@ public static class PositionSolver
                 );
     }
 
-    private static FlightBoard? WithWander(
-        Setup setup,
-        MeasuredPosition[] positions,
-        Func<MeasuredPosition, double> off
-    )
+    private static FlightBoard? WithWander(Setup setup, MeasuredPosition[] positions)
     {
         var wander = setup.Board.Wander;
         foreach (var channel in positions.Where(p => p.Planned is not null).GroupBy(p => p.Seen.Channel))
         {
-            var most = channel.Max(p => Math.Abs(off(p)) + p.Seen.Jitter.Value);
+            var most = channel.Max(p => Math.Abs(p.Off.Value) + p.Seen.Jitter.Value);
             if (most > 100)
                 return null;
             var key = channel.Key.Value.ToString(CultureInfo.InvariantCulture);

@@ -1,3 +1,4 @@
+using System.Collections.Immutable;
 using Zephyros.Core.Units;
 
 namespace Zephyros.Core.Proof;
@@ -11,9 +12,6 @@ internal sealed class PathWriter(PromiseCheck check, Explorer explorer, ReducedM
     // How often a step of a tried sequence lets a channel tremble.
     private const double TremblesOften = 0.3;
 
-    private static readonly IReadOnlyDictionary<ChannelNumber, Microseconds> Steady =
-        new Dictionary<ChannelNumber, Microseconds>();
-
     private readonly ProofWords words = new(model.Scope);
 
     /// <summary>The sequence with example values, or, where these do not break the promise on the bench, with others of the same cells, or
@@ -21,13 +19,16 @@ internal sealed class PathWriter(PromiseCheck check, Explorer explorer, ReducedM
     /// <returns>The steps, the start first, and whether the bench confirms them.</returns>
     public (IReadOnlyList<PathStep> Path, bool Confirmed) Play()
     {
-        var examples = Steps(input => input, _ => Steady);
+        var examples = Steps(input => input, _ => ImmutableDictionary<ChannelNumber, Microseconds>.Empty);
         if (Confirms(examples))
             return (examples, true);
         for (var seed = 0; seed < Tries; seed++)
         {
             var random = new Random(seed);
-            var varied = Steps(input => Vary(input, random), _ => Steady);
+            var varied = Steps(
+                input => Vary(input, random),
+                _ => ImmutableDictionary<ChannelNumber, Microseconds>.Empty
+            );
             if (Confirms(varied))
                 return (varied, true);
         }
@@ -83,7 +84,7 @@ internal sealed class PathWriter(PromiseCheck check, Explorer explorer, ReducedM
             {
                 var only = step;
                 var way = new Dictionary<ChannelNumber, Microseconds> { [channel] = by };
-                yield return i => i == only ? way : Steady;
+                yield return i => i == only ? way : ImmutableDictionary<ChannelNumber, Microseconds>.Empty;
             }
 
         for (var seed = 0; seed < Tries; seed++)

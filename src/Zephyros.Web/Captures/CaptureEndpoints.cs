@@ -108,7 +108,7 @@ internal static class CaptureEndpoints
         shelf.Draw(capture, frame) is { } drawing ? TypedResults.Ok(drawing) : PutAway();
 
     private static IResult PutAway() =>
-        Problem.NotFound("There is no such frame, or the recording was put away: drop it again.");
+        Problem.NotFound("There is no such recording or frame, or it was put away: drop it again.");
 
     private static IResult Record(
         string id,

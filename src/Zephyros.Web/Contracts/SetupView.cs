@@ -12,6 +12,7 @@ namespace Zephyros.Web.Contracts;
 /// <param name="SentOrder">The order in which the transmitter sends the sticks; null when channels 1 to 4 do not take all four.</param>
 /// <param name="Orders">All orders there are.</param>
 /// <param name="Rows">What each position of a switch or button makes of its channels.</param>
+/// <param name="MeasuredRows">Those whose positions can be measured one by one.</param>
 /// <param name="Uses">What every control does in every position, in the order of the controls.</param>
 /// <param name="PowerOn">The controls that the radio must warn about at switch-on, and those left out.</param>
 /// <param name="Chains">The chain of each channel in words, by the channel's id.</param>
@@ -32,6 +33,7 @@ public sealed record SetupView(
     StickOrder? SentOrder,
     IReadOnlyList<StickOrder> Orders,
     IReadOnlyList<ControlRow> Rows,
+    IReadOnlyList<ControlRow> MeasuredRows,
     IReadOnlyList<ControlUse> Uses,
     IReadOnlyList<PowerOnItem> PowerOn,
     IReadOnlyDictionary<string, ChainView> Chains,
@@ -58,11 +60,13 @@ public sealed record SetupView(
         var plan = SignalPlan.Compile(setup);
         var words = new ModelWords(setup.Transmitter, setup.Model);
         var states = StateTable.Of(plan);
+        var rows = ControlRows.Of(plan);
         return new SetupView(
             [.. plan.Model.Controls.Select(c => ControlView.Of(c.Key, c.Value, setup.Transmitter))],
             ChannelOrder.Of(setup.Model, setup.Transmitter),
             StickOrder.All,
-            ControlRows.Of(plan),
+            rows,
+            Core.Measure.MeasuredRows.Among(plan, rows),
             plan.Uses,
             PowerOnCheck.Of(plan),
             ChainView.Of(setup.Model, words),

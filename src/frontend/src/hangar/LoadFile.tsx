@@ -1,17 +1,15 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { Upload } from 'lucide-react';
-import { useRef } from 'react';
 import { useNavigate } from 'react-router';
 import { answer, api } from '../api/client';
 import { setupsQuery } from '../api/queries';
-import { Button } from '../ui/Button';
+import { FileButton } from '../ui/FileButton';
 import { Notice } from '../ui/Notice';
 
 /** Loads a setup from a file. What is wrong with a file is said with its place; nothing is stored then. */
 export function LoadFile() {
   const client = useQueryClient();
   const navigate = useNavigate();
-  const input = useRef<HTMLInputElement>(null);
   const load = useMutation({
     // The text goes to the server as it is: the server reads strictly, and names line and place of what is wrong.
     mutationFn: async (file: File) =>
@@ -29,22 +27,15 @@ export function LoadFile() {
   });
   return (
     <div className="flex max-w-xl flex-col items-end gap-2">
-      <input
-        ref={input}
-        type="file"
+      <FileButton
+        label="Setup file"
+        icon={Upload}
         accept=".json,application/json"
-        className="sr-only"
-        aria-label="Setup file"
-        tabIndex={-1}
-        onChange={(event) => {
-          const file = event.target.files?.[0];
-          if (file) load.mutate(file);
-          event.target.value = '';
-        }}
-      />
-      <Button onClick={() => input.current?.click()} disabled={load.isPending}>
-        <Upload size={16} aria-hidden /> {load.isPending ? 'Loading…' : 'Load a setup file'}
-      </Button>
+        disabled={load.isPending}
+        onFile={(file) => load.mutate(file)}
+      >
+        {load.isPending ? 'Loading…' : 'Load a setup file'}
+      </FileButton>
       {load.error && (
         <Notice title="The file is not loaded">
           <p>{load.error.message}</p>

@@ -1,10 +1,10 @@
 import { useMutation } from '@tanstack/react-query';
 import { FileUp } from 'lucide-react';
-import { useRef } from 'react';
 import { answer, api } from '../../api/client';
 import { recognise } from '../../api/recognise';
 import type { RecordedMeasurement } from '../../api/types';
 import { Button } from '../../ui/Button';
+import { FileButton } from '../../ui/FileButton';
 import { Notice } from '../../ui/Notice';
 
 interface Props {
@@ -15,7 +15,6 @@ interface Props {
 
 /** Measures by a recording of the signal wire, made while the sticks and switches were moved in the order of the routines. */
 export function FromRecording({ id, onMeasured }: Props) {
-  const input = useRef<HTMLInputElement>(null);
   const measure = useMutation({
     mutationFn: async ({ recording }: { recording: () => Promise<Blob>; simulated: boolean }) => {
       const { id: capture } = await recognise(id, await recording());
@@ -40,21 +39,14 @@ export function FromRecording({ id, onMeasured }: Props) {
         start position last.
       </p>
       <div className="flex flex-wrap gap-2">
-        <input
-          ref={input}
-          type="file"
-          className="sr-only"
-          aria-label="Recording of the measurement"
-          tabIndex={-1}
-          onChange={(event) => {
-            const file = event.target.files?.[0];
-            if (file) measure.mutate({ recording: () => Promise.resolve(file), simulated: false });
-            event.target.value = '';
-          }}
-        />
-        <Button disabled={measure.isPending} onClick={() => input.current?.click()}>
-          <FileUp size={16} aria-hidden /> {measure.isPending ? 'Reading…' : 'Choose a recording'}
-        </Button>
+        <FileButton
+          label="Recording of the measurement"
+          icon={FileUp}
+          disabled={measure.isPending}
+          onFile={(file) => measure.mutate({ recording: () => Promise.resolve(file), simulated: false })}
+        >
+          {measure.isPending ? 'Reading…' : 'Choose a recording'}
+        </FileButton>
         <Button disabled={measure.isPending} onClick={() => measure.mutate({ recording: simulated, simulated: true })}>
           Record the simulated receiver
         </Button>

@@ -136,7 +136,7 @@ export function MeasurePart({ id, setup, view, changes }: Props) {
       <SwitchTable
         id={id}
         setup={setup}
-        rows={view.rows}
+        rows={view.measuredRows}
         seen={positions}
         changes={changes}
         stale={stale}

@@ -24,7 +24,6 @@ const same = (one: PositionSeen, other: PositionSeen) =>
 
 /** What each position of a switch gives on its AUX channel, typed or measured, beside what is planned. */
 export function SwitchTable({ id, setup, rows, seen, changes, stale, onSee }: Props) {
-  const taken = rows.filter((row) => row.channel > 4 && takes(setup, row));
   const { data: view, error } = useQuery({
     queryKey: ['setup', id, 'positions', seen],
     queryFn: () =>
@@ -40,7 +39,7 @@ export function SwitchTable({ id, setup, rows, seen, changes, stale, onSee }: Pr
         What each switch gives
       </h2>
       <ul>
-        {taken.map((row) => {
+        {rows.map((row) => {
           const own = seen.filter((s) => s.control === row.control && s.channel === row.channel);
           return (
             <li
@@ -105,12 +104,6 @@ export function SwitchTable({ id, setup, rows, seen, changes, stale, onSee }: Pr
       {view && seen.length > 0 && !error && <Conclusion view={view} changes={changes} stale={stale} />}
     </section>
   );
-}
-
-/** Whether the channel takes the control directly; what only decides about a channel cannot be read off by itself. */
-function takes(setup: Setup, row: ControlRow): boolean {
-  const channel = Object.values(setup.model.channels).find((c) => c.number === row.channel);
-  return channel?.take.kind === 'control' && channel.take.control === row.control;
 }
 
 function Verdict({ found, setup }: { found: MeasuredPosition; setup: Setup }) {

@@ -1,12 +1,12 @@
 import { useMutation } from '@tanstack/react-query';
 import clsx from 'clsx';
 import { Download, FileUp } from 'lucide-react';
-import { useRef, useState } from 'react';
+import { useState } from 'react';
 import { answer, api } from '../../api/client';
 import { recognise } from '../../api/recognise';
 import type { Changes } from '../../setup/useChanges';
 import { ActionMenu } from '../../ui/ActionMenu';
-import { Button } from '../../ui/Button';
+import { FileButton } from '../../ui/FileButton';
 import { Notice } from '../../ui/Notice';
 import { CaptureResult } from './CaptureResult';
 
@@ -23,7 +23,6 @@ const FAULTS = [
 
 /** Where a recording of the signal wire is dropped and told what it speaks. */
 export function CaptureDesk({ id, changes }: Props) {
-  const input = useRef<HTMLInputElement>(null);
   const [over, setOver] = useState(false);
   const path = { params: { path: { id } } };
   const recognised = useMutation({
@@ -64,20 +63,15 @@ export function CaptureDesk({ id, changes }: Props) {
           Drop a recording of the signal wire here: a value change dump (VCD) or a list of times and levels (CSV) from a
           logic analyser, or the bare bytes. Up to 50 MB.
         </p>
-        <input
-          ref={input}
-          type="file"
-          className="sr-only"
-          aria-label="Recording of the signal wire"
-          tabIndex={-1}
-          onChange={(event) => {
-            take(event.target.files?.[0]);
-            event.target.value = '';
-          }}
-        />
-        <Button look="solid" onClick={() => input.current?.click()} disabled={recognised.isPending}>
-          <FileUp size={16} aria-hidden /> {recognised.isPending ? 'Reading…' : 'Choose a recording'}
-        </Button>
+        <FileButton
+          label="Recording of the signal wire"
+          icon={FileUp}
+          look="solid"
+          disabled={recognised.isPending}
+          onFile={take}
+        >
+          {recognised.isPending ? 'Reading…' : 'Choose a recording'}
+        </FileButton>
         <ActionMenu trigger="Record the simulated receiver" actions={FAULTS} onChoose={record} />
         <a
           className="inline-flex min-h-8 items-center gap-1.5 text-sm font-semibold underline"
