@@ -91,17 +91,11 @@ internal sealed record ThreeWays(
 
     private string OnTheAir(ChannelNumber number)
     {
-        var air = Plan.Setup.Air;
-        if (number.Value > SignalPlan.CarriedChannels(Plan.Setup))
-            return $"Only channels 1 to {SignalPlan.CarriedChannels(Plan.Setup)} are carried.";
-        if (Plan.QualityPlace == number.Value - 1)
-            return "The receiver puts the signal quality here.";
-        if (!Radio)
-            return air.OnLoss == ReceiverLoss.Preset
+        if (!Radio && Plan.QualityPlace != number.Value - 1)
+            return Plan.Setup.Air.OnLoss == ReceiverLoss.Preset
                 ? "No packets arrive: the receiver sends its presets."
                 : "No packets arrive: the receiver repeats the last ones.";
-        var steps = air.StepsOn(number.Value);
-        return steps != LinkSteps.Full ? $"The link has {steps} steps on this channel."
+        return LinkEffect.Of(Plan, number) is { Length: > 0 } planned ? planned
             : Lossy ? "Packets are lost: this one is older."
             : "It is on its way: the next frame brings it.";
     }

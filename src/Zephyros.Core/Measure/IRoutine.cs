@@ -1,7 +1,7 @@
 namespace Zephyros.Core.Measure;
 
 /// <summary>A measuring routine that says what to move and goes on by itself. It knows nothing of where the values come from: real sticks,
-/// those of the page, or a recording. Not safe for use by several threads.</summary>
+/// those of the page, a recording, or what a pilot types. Not safe for use by several threads.</summary>
 public interface IRoutine
 {
     /// <summary>How far it is.</summary>

@@ -4,6 +4,7 @@ namespace Zephyros.Core.Measure;
 /// <param name="Done">True when everything is measured.</param>
 /// <param name="Prompt">What to do now, in a few words that can be read from where the transmitter is held.</param>
 /// <param name="Problem">Why it does not go on; empty while nothing is wrong.</param>
+/// <param name="Asks">What it looks at for that.</param>
 /// <param name="Seen">How many sticks or positions were seen so far.</param>
 /// <param name="Count">How many there are.</param>
 /// <param name="Wiggles">Which bars answered so far.</param>
@@ -13,6 +14,7 @@ public sealed record RoutineState(
     bool Done,
     string Prompt,
     string Problem,
+    RoutineAsk Asks,
     int Seen,
     int Count,
     IReadOnlyList<WiggleSeen> Wiggles,

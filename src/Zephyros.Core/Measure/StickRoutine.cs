@@ -55,12 +55,21 @@ public sealed class StickRoutine : IRoutine
             phase == RoutinePhase.Done,
             Prompt,
             problem,
+            Asks,
             place,
             Order.Length,
             [.. wiggles],
             new Dictionary<string, Sweep>(sweeps, StringComparer.Ordinal),
             []
         );
+
+    private RoutineAsk Asks =>
+        phase switch
+        {
+            RoutinePhase.Done => RoutineAsk.Nothing,
+            RoutinePhase.FirstEnd => new([Order[place], .. Order.Where(a => a != Order[place])], [], AtRest: false),
+            _ => new([wiggles[^1].Bar], [], phase == RoutinePhase.LetGo),
+        };
 
     private string Prompt =>
         phase switch

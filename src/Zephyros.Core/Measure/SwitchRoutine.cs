@@ -56,6 +56,7 @@ public sealed class SwitchRoutine : IRoutine
             place == steps.Count,
             place == steps.Count ? "Done. Every switch is measured." : Prompt,
             problem,
+            place == steps.Count ? RoutineAsk.Nothing : new([], steps[place].Channels, AtRest: true),
             place,
             steps.Count,
             [],

@@ -32,6 +32,11 @@ internal static class MeasureEndpoints
             .WithName("SolvePositions")
             .Accepts<PositionsRequest>("application/json")
             .Answers<PositionAnswer>();
+        setups
+            .MapPost("/{id}/typed-routine", TypeAsync)
+            .WithName("FollowTyped")
+            .Accepts<TypedRoutineRequest>("application/json")
+            .Answers<RoutineState>();
         setups.MapGet("/{id}/simulated-measurement", Simulate).WithName("MeasureSimulated").Finds<SimulatedView>();
         setups.MapGet("/{id}/measurements", List).WithName("ListMeasurements").Finds<MeasurementView[]>();
         setups
@@ -106,6 +111,24 @@ internal static class MeasureEndpoints
         return PositionSolver.Problems(setup, wish.Seen) is { Count: > 0 } problems
             ? Problem.Invalid("This cannot have been measured", problems)
             : TypedResults.Ok(PositionSolver.Solve(SignalPlan.Compile(setup), wish.Seen));
+    }
+
+    private static async Task<IResult> TypeAsync(
+        HttpContext context,
+        string id,
+        SetupStore store,
+        CancellationToken cancel
+    )
+    {
+        var (wish, problem) = await RequestBody.ReadAsync<TypedRoutineRequest>(context.Request, cancel);
+        if (wish is null)
+            return problem!;
+        if (store.Find(id) is not { Setup: var setup })
+            return Saving.NoSetup(id);
+        var answer = TypedRoutine.After(SignalPlan.Compile(setup), wish.Kind, wish.Readings);
+        return answer.Problem is { } wrong
+            ? Problem.Invalid("This cannot have been read", [wrong])
+            : TypedResults.Ok(answer.State);
     }
 
     private static IResult Simulate(string id, SetupStore store)

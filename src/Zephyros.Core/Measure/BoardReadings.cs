@@ -1,0 +1,11 @@
+namespace Zephyros.Core.Measure;
+
+/// <summary>What was read off a board.</summary>
+/// <param name="Wiggles">Which bars answered.</param>
+/// <param name="Sweeps">How far the bars went, by axis.</param>
+/// <param name="Positions">What the positions of switches showed.</param>
+public sealed record BoardReadings(
+    IReadOnlyList<WiggleSeen> Wiggles,
+    IReadOnlyDictionary<string, Sweep> Sweeps,
+    IReadOnlyList<PositionSeen> Positions
+);
