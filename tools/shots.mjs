@@ -109,7 +109,7 @@ const VIEWS = [
     path: '/craft/sandpiper/board?part=measure',
     main: true,
     prepare: async (page) => {
-      await page.getByRole('button', { name: 'Read all from the simulated board' }).click();
+      await page.getByRole('button', { name: 'Read all at once' }).click();
       await page.getByText('Everything is known.').waitFor();
     },
   },
@@ -134,7 +134,7 @@ const VIEWS = [
     path: '/craft/sandpiper/board?part=measure',
     main: true,
     prepare: async (page) => {
-      await page.getByRole('button', { name: 'Read all from the simulated board' }).click();
+      await page.getByRole('button', { name: 'Read all at once' }).click();
       await page.getByText('Everything is known.').waitFor();
       await page.getByRole('listitem', { name: 'pitch' }).getByLabel('Lowest').fill('1100');
       await page.getByRole('listitem', { name: 'pitch' }).getByLabel('Highest').fill('1880');
@@ -149,7 +149,7 @@ const VIEWS = [
     name: 'switches',
     path: '/craft/sandpiper/board?part=measure',
     prepare: async (page) => {
-      await page.getByRole('button', { name: 'Read all from the simulated board' }).click();
+      await page.getByRole('button', { name: 'Read all at once' }).click();
       const arm = page.getByRole('listitem', { name: 'Left shoulder', exact: true });
       await arm.getByLabel(/^far/).fill('1690');
       await arm.getByLabel('Trembles by').fill('4');
@@ -161,7 +161,37 @@ const VIEWS = [
       });
     },
   },
-  { name: 'compare', path: '/craft/sandpiper/board?part=compare', main: true },
+  {
+    name: 'typed',
+    path: '/craft/sandpiper/board?part=measure',
+    prepare: async (page) => {
+      await page.getByRole('radio', { name: 'my own board, typed' }).check();
+      await page.getByRole('button', { name: 'Type the sticks' }).click();
+      for (const value of ['2004', '1003']) {
+        await page.getByLabel('It shows').fill(value);
+        await page.getByRole('button', { name: 'Next' }).click();
+        await page
+          .getByRole('group', { name: 'Guided routine' })
+          .getByText(value === '2004' ? 'Now throttle' : 'Leave throttle')
+          .waitFor();
+      }
+    },
+  },
+  { name: 'compare-bench', path: '/craft/sandpiper/board?part=compare' },
+  {
+    name: 'compare',
+    path: '/craft/wren/board?part=measure',
+    main: true,
+    prepare: async (page) => {
+      await page.getByRole('button', { name: 'Read all at once' }).click();
+      await page.getByText('Everything is known.').waitFor();
+      await page.getByRole('listitem', { name: 'pitch' }).getByLabel('Highest').fill('1880');
+      await page.getByRole('tab', { name: 'Compare' }).click();
+      await page.getByRole('radio', { name: 'my own craft, measured' }).check();
+      await page.getByRole('button', { name: 'Record the simulated receiver' }).click();
+      await page.getByText('come and the board shows').filter({ visible: true }).waitFor();
+    },
+  },
   { name: 'symptoms', path: '/craft/sandpiper/board?part=symptoms' },
   {
     name: 'ports',

@@ -77,6 +77,7 @@ ProofEndpoints.Map(setups);
 CaptureEndpoints.Map(app, setups);
 LinkEndpoints.Map(app, setups);
 MeasureEndpoints.Map(setups);
+MeasurementEndpoints.Map(setups);
 app.MapGet("/api/transmitters", (SetupStore store) => TransmitterShapes.Of(store)).WithName("ListTransmitters");
 app.MapGet("/api/schema", () => SetupSchema.Create()).WithName("GetSchema");
 app.MapHub<BenchHub>("/hub/bench");

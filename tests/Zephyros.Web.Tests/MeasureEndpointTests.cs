@@ -78,7 +78,7 @@ public sealed class MeasureEndpointTests : IAsyncDisposable
     }
 
     [Fact]
-    public async Task A_recording_of_the_wire_is_measured()
+    public async Task A_recording_of_the_wire_is_measured_and_compared_with_plan_and_board()
     {
         var recording = await SendAsync(client, HttpMethod.Get, $"{Sandpiper}/recording?measuring=true");
         using var content = new ByteArrayContent(
@@ -88,17 +88,91 @@ public sealed class MeasureEndpointTests : IAsyncDisposable
         var capture = await JsonAsync(
             await client.PostAsync($"{Sandpiper}/captures", content, TestContext.Current.CancellationToken)
         );
-        var at = $"{Sandpiper}/captures/{(string)capture["id"]!}/measurement";
-        var view = await JsonAsync(await SendAsync(client, HttpMethod.Get, at));
+        var id = (string)capture["id"]!;
+        var view = await JsonAsync(await SendAsync(client, HttpMethod.Get, $"{Sandpiper}/captures/{id}/measurement"));
         Assert.Equal(
             ("", 4, 14),
-            ((string)view["problem"]!, view["wiggles"]!.AsArray().Count, view["positions"]!.AsArray().Count)
+            (
+                (string)view["problem"]!,
+                view["readings"]!["wiggles"]!.AsArray().Count,
+                view["readings"]!["positions"]!.AsArray().Count
+            )
         );
+        var readings = view["readings"]!
+            .ToJsonString()
+            .Replace("\"value\":2012", "\"value\":1800", StringComparison.Ordinal);
+        var compared = await JsonAsync(
+            await SendAsync(client, HttpMethod.Post, $"{Sandpiper}/measured-ways?capture={id}", readings)
+        );
+        var arm = compared["channels"]!.AsArray().Single(c => (int)c!["channel"]! == 5)!;
+        Assert.Equal("board", (string)arm["parts"]!);
+        Assert.Equal(1800, (double)arm["points"]!.AsArray().Last()!["board"]!);
         Assert.Equal(
-            HttpStatusCode.NotFound,
-            (await SendAsync(client, HttpMethod.Get, $"{Sandpiper}/captures/none/measurement")).StatusCode
+            [HttpStatusCode.NotFound, HttpStatusCode.NotFound],
+            [
+                (await SendAsync(client, HttpMethod.Get, $"{Sandpiper}/captures/none/measurement")).StatusCode,
+                (
+                    await SendAsync(client, HttpMethod.Post, $"{Sandpiper}/measured-ways?capture=none", readings)
+                ).StatusCode,
+            ]
         );
     }
+
+    [Fact]
+    public async Task A_typed_routine_goes_on_or_says_what_cannot_be()
+    {
+        var path = $"{Sandpiper}/typed-routine";
+        var first = """{"kind":"sticks","readings":[{"bar":"roll","values":[2004]}]}""";
+        var state = await JsonAsync(await SendAsync(client, HttpMethod.Post, path, first));
+        Assert.Equal("Now throttle to its other end, and hold it there.", (string)state["prompt"]!);
+        Assert.Equal("""["roll"]""", state["asks"]!["bars"]!.ToJsonString());
+        foreach (
+            var (wrong, place) in new[]
+            {
+                ("""{"kind":"sticks","readings":[{"values":[3000]}]}""", "/readings/0/values/0"),
+                ("""{"kind":"sticks","readings":[{"values":[1510]}]}""", "/readings/0/values/0"),
+                ("""{"kind":"switches","readings":[{"values":[1000,1000,1000]}]}""", "/readings/0/values"),
+            }
+        )
+        {
+            var answer = await SendAsync(client, HttpMethod.Post, path, wrong);
+            Assert.Equal(HttpStatusCode.BadRequest, answer.StatusCode);
+            Assert.Equal(place, (string)(await JsonAsync(answer))["errors"]![0]!["place"]!);
+        }
+    }
+
+    // Recorded after the change that overtook it, a measurement is as stale as it would have been before.
+    [Fact]
+    public async Task A_measurement_stands_on_the_revision_that_it_was_made_on()
+    {
+        var record =
+            """{"wiggles":[{"moved":"roll","bar":"pitch"}],"positions":[],"sweeps":{},"simulated":false,"note":""}""";
+        Assert.Equal("[]", await ChangesAsync(record));
+        var edit = """{"title":"Map","operations":[{"op":"replace","path":"/board/map","value":"TAER"}]}""";
+        await SendAsync(client, HttpMethod.Post, $"{Sandpiper}/edits", edit, "\"1\"");
+        Assert.Equal("""["the board's map"]""", await ChangesAsync(record));
+        var kept = await JsonAsync(
+            await SendAsync(client, HttpMethod.Post, $"{Sandpiper}/measurements?revision=1", record)
+        );
+        Assert.Equal("the board's map", (string)kept["changed"]![0]!);
+        await SendAsync(client, HttpMethod.Post, $"{Sandpiper}/undo", ifMatch: "\"2\"");
+        Assert.Equal("[]", await ChangesAsync(record));
+        Assert.Equal(
+            HttpStatusCode.NotFound,
+            (await SendAsync(client, HttpMethod.Post, $"{Sandpiper}/measurements?revision=9", record)).StatusCode
+        );
+        var list = await JsonAsync(await SendAsync(client, HttpMethod.Get, $"{Sandpiper}/measurements"));
+        Assert.Empty(Assert.Single(list.AsArray())!["changed"]!.AsArray());
+    }
+
+    private async Task<string> ChangesAsync(string record) =>
+        (
+            await JsonAsync(
+                await SendAsync(client, HttpMethod.Post, $"{Sandpiper}/measurement-changes?revision=1", record)
+            )
+        )
+            .ToJsonString()
+            .Replace("\\u0027", "'", StringComparison.Ordinal);
 
     [Fact]
     public async Task Three_places_and_symptoms_are_told()

@@ -131,7 +131,7 @@ test('the keyboard alone measures sticks and switches', async ({ craft }) => {
 
 test('measured positions are compared with the plan, and the bands fitted to them', async ({ craft }) => {
   const page = await craft('sandpiper', 'board?part=measure');
-  await page.getByText('From a recording of the wire').click();
+  await page.getByRole('radio', { name: 'a recording of the wire' }).check();
   await page.getByRole('button', { name: 'Record the simulated receiver' }).click();
   await expect(page.getByText('14 positions measured; each switches what is planned.')).toBeVisible();
   const arm = page.getByRole('listitem', { name: 'Left shoulder', exact: true });
@@ -159,7 +159,7 @@ test('a symptom leads to its cause and away again', async ({ craft }) => {
 
 test('what the board shows is typed in, and the ends are put right in one place', async ({ craft }) => {
   const page = await craft('gannet', 'board?part=measure');
-  await page.getByRole('button', { name: 'Read all from the simulated board' }).click();
+  await page.getByRole('button', { name: 'Read all at once' }).click();
   await expect(page.getByText('Everything is known.')).toBeVisible();
   const pitch = page.getByRole('listitem', { name: 'pitch' }).last();
   await pitch.getByLabel('Lowest').fill('1100');
@@ -174,9 +174,60 @@ test('what the board shows is typed in, and the ends are put right in one place'
   await page.getByRole('tab', { name: 'Settings' }).click();
   await expect(page.getByText('pitch 1100 to 1890 µs')).toBeVisible();
   await page.getByRole('tab', { name: 'Measure' }).click();
-  await page.getByRole('button', { name: 'Read all from the simulated board' }).click();
+  await page.getByRole('button', { name: 'Read all at once' }).click();
   // What cannot be measured is refused by name.
   await pitch.getByLabel('Lowest').fill('1700');
   await page.getByRole('button', { name: 'Work it out' }).click();
   await expect(page.getByRole('alert')).toContainText('pitch');
+});
+
+test('a real board is measured by typing what it shows, step by step', async ({ craft }) => {
+  const page = await craft('wren', 'board?part=measure');
+  await page.getByRole('radio', { name: 'my own board, typed' }).check();
+  await page.getByRole('button', { name: 'Type the sticks' }).press('Enter');
+  const routine = page.getByRole('group', { name: 'Guided routine' });
+  const type = async (prompt: string, value: string) => {
+    await expect(routine).toContainText(prompt);
+    await page.keyboard.type(value);
+    await page.keyboard.press('Enter');
+  };
+  await type('Move throttle fully up', '2004');
+  await type('Now throttle to its other end', '1996');
+  await expect(routine.getByRole('alert')).toContainText('1996 µs is too near to what was read before');
+  await routine.getByLabel('It shows').fill('1003');
+  await page.keyboard.press('Enter');
+  await type('Leave throttle where it is', '1003');
+  // Roll answers on the bar of pitch, the wrong way round; the browser is loaded anew in between.
+  await expect(routine).toContainText('Move roll fully');
+  await page.reload();
+  await routine.getByLabel('The bar that moved').selectOption('pitch');
+  await routine.getByLabel('It shows').fill('1004');
+  await page.keyboard.press('Enter');
+  await type('Now roll to its other end', '1999');
+  await type('Let roll go', '1504');
+  await routine.getByRole('button', { name: 'Leave this one out' }).click();
+  await expect(routine).toContainText('Move yaw fully');
+  await routine.getByRole('button', { name: 'Leave this one out' }).click();
+  await expect(page.getByText('On the table: what you measured.')).toBeVisible();
+  await expect(page.getByText('roll arrives as pitch, the wrong way')).toBeVisible();
+  const pitch = page.getByRole('listitem', { name: 'pitch', exact: true }).last();
+  await expect(pitch.getByLabel('Let go')).toHaveValue('1504');
+
+  // It is still there after a look at another part, and is compared with the plan.
+  await page.getByRole('tab', { name: 'Compare' }).click();
+  await page.getByRole('radio', { name: 'my own craft, measured' }).check();
+  await expect(page.getByRole('rowgroup', { name: 'Channel 1', exact: true })).toContainText(
+    "Moving roll, the board's pitch answers, not its roll. A recording of the wire would tell",
+  );
+  await page.getByRole('button', { name: 'Record the simulated receiver' }).click();
+  await expect(page.getByRole('rowgroup', { name: 'Channel 1', exact: true })).not.toContainText('would tell');
+  await expect(page.getByRole('rowgroup', { name: 'Channel 4', exact: true })).toContainText('as planned');
+
+  // What is changed on the way makes it stale, also where it is recorded later.
+  await page.getByRole('tab', { name: 'Settings' }).click();
+  await page.getByLabel('Map: reads channels 1 to 4 as').selectOption('TAER');
+  await page.getByRole('tab', { name: 'Measure' }).click();
+  await expect(page.getByText('Measure again before you correct anything else')).toBeVisible();
+  await page.getByRole('button', { name: 'Record this measurement' }).click();
+  await expect(page.getByText("stale: changed since is the board's map")).toBeVisible();
 });

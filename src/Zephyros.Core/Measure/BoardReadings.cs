@@ -8,4 +8,8 @@ public sealed record BoardReadings(
     IReadOnlyList<WiggleSeen> Wiggles,
     IReadOnlyDictionary<string, Sweep> Sweeps,
     IReadOnlyList<PositionSeen> Positions
-);
+)
+{
+    /// <summary>Nothing.</summary>
+    public static BoardReadings None { get; } = new([], new Dictionary<string, Sweep>(StringComparer.Ordinal), []);
+}

@@ -41,8 +41,7 @@ public sealed class MeasuredWays
         var recorded = recording is null
             ? null
             : RecordedMeasurement.Of(SignalPlan.Compile(plan.Setup with { Board = plain }), recording);
-        var onWire = recorded is null ? null : new BoardReadings(recorded.Wiggles, recorded.Sweeps, recorded.Positions);
-        var ways = new MeasuredWays(plan, onWire, readings);
+        var ways = new MeasuredWays(plan, recorded?.Readings, readings);
         return new(
             recorded?.Problem ?? "",
             [.. plan.Model.Channels.OrderBy(c => c.Channel.Number.Value).Select(ways.Of)]
@@ -61,7 +60,7 @@ public sealed class MeasuredWays
                 label,
                 [],
                 null,
-                planned.Length > 0 ? planned : "Nothing that moves it alone is measured."
+                planned.Length > 0 ? planned : "No stick or switch moves it alone, so it is not compared."
             );
         TruthPoint[] points =
         [

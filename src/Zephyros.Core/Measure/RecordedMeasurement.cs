@@ -8,15 +8,8 @@ namespace Zephyros.Core.Measure;
 /// <summary>What a recording of the signal wire tells of the sticks and switches, when they were moved in the order of the guided
 /// routines while it ran.</summary>
 /// <param name="Problem">Why not everything could be told, in a sentence; empty when the sticks are all measured.</param>
-/// <param name="Wiggles">Which bars answered.</param>
-/// <param name="Sweeps">How far they went, by axis.</param>
-/// <param name="Positions">What the positions of switches showed; none when the recording ends with the sticks.</param>
-public sealed record RecordedMeasurement(
-    string Problem,
-    IReadOnlyList<WiggleSeen> Wiggles,
-    IReadOnlyDictionary<string, Sweep> Sweeps,
-    IReadOnlyList<PositionSeen> Positions
-)
+/// <param name="Readings">What a board shows of it.</param>
+public sealed record RecordedMeasurement(string Problem, BoardReadings Readings)
 {
     /// <summary>Lets the routines look at the frames of a recording instead of at the bench.</summary>
     /// <param name="plan">The setup whose wire was recorded.</param>
@@ -39,15 +32,13 @@ public sealed record RecordedMeasurement(
         if (!done.Done)
             return new(
                 $"The recording ends while the routine waits for: {done.Prompt} {done.Problem}".TrimEnd(),
-                done.Wiggles,
-                done.Sweeps,
-                []
+                done.Readings
             );
         if (next == frames.Length)
-            return new("", done.Wiggles, done.Sweeps, []);
+            return new("", done.Readings);
         var switches = new SwitchRoutine(plan, frames[next].Shows, frames[next].At);
         Follow(switches, frames[next..]);
-        return new("", done.Wiggles, done.Sweeps, switches.State.Positions);
+        return new("", done.Readings with { Positions = switches.State.Readings.Positions });
     }
 
     // How many frames were looked at until the routine was done.
@@ -66,6 +57,5 @@ public sealed record RecordedMeasurement(
     private static BoardShows Shown(SignalPlan plan, WireDescriptor wire, FoundFrame frame) =>
         BoardShows.Of(plan.Setup.Board, [.. frame.Counts.Select(wire.ToMicroseconds)]);
 
-    private static RecordedMeasurement Failed(string problem) =>
-        new(problem, [], new Dictionary<string, Sweep>(StringComparer.Ordinal), []);
+    private static RecordedMeasurement Failed(string problem) => new(problem, BoardReadings.None);
 }

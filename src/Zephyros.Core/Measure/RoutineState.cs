@@ -7,9 +7,7 @@ namespace Zephyros.Core.Measure;
 /// <param name="Asks">What it looks at for that.</param>
 /// <param name="Seen">How many sticks or positions were seen so far.</param>
 /// <param name="Count">How many there are.</param>
-/// <param name="Wiggles">Which bars answered so far.</param>
-/// <param name="Sweeps">How far they went, by the axis of the bar.</param>
-/// <param name="Positions">What the positions of switches showed.</param>
+/// <param name="Readings">What the board showed so far.</param>
 public sealed record RoutineState(
     bool Done,
     string Prompt,
@@ -17,7 +15,5 @@ public sealed record RoutineState(
     RoutineAsk Asks,
     int Seen,
     int Count,
-    IReadOnlyList<WiggleSeen> Wiggles,
-    IReadOnlyDictionary<string, Sweep> Sweeps,
-    IReadOnlyList<PositionSeen> Positions
+    BoardReadings Readings
 );

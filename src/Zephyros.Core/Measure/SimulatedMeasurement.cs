@@ -13,6 +13,17 @@ public static class SimulatedMeasurement
     // Less than this is no answer.
     private const double Still = 2;
 
+    /// <summary>Everything: a stick that no bar answers, and a bar that no stick moves, are left out.</summary>
+    public static BoardReadings Readings(SignalPlan plan) =>
+        new(
+            [.. StickAxes.All.Select(a => Wiggled(plan, a)).OfType<WiggleSeen>()],
+            StickAxes
+                .All.Select(a => (Axis: a, Sweep: Swept(plan, a)))
+                .Where(s => s.Sweep is not null)
+                .ToDictionary(s => s.Axis.Word(), s => s.Sweep!, StringComparer.Ordinal),
+            Positions(plan)
+        );
+
     /// <summary>What is seen when one stick is moved up, right or forward; null when no bar, or more than one, answers.</summary>
     public static WiggleSeen? Wiggled(SignalPlan plan, StickAxis stick)
     {

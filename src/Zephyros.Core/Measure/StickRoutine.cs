@@ -58,9 +58,7 @@ public sealed class StickRoutine : IRoutine
             Asks,
             place,
             Order.Length,
-            [.. wiggles],
-            new Dictionary<string, Sweep>(sweeps, StringComparer.Ordinal),
-            []
+            new BoardReadings([.. wiggles], new Dictionary<string, Sweep>(sweeps, StringComparer.Ordinal), [])
         );
 
     private RoutineAsk Asks =>
@@ -68,7 +66,13 @@ public sealed class StickRoutine : IRoutine
         {
             RoutinePhase.Done => RoutineAsk.Nothing,
             RoutinePhase.FirstEnd => new([Order[place], .. Order.Where(a => a != Order[place])], [], AtRest: false),
-            _ => new([wiggles[^1].Bar], [], phase == RoutinePhase.LetGo),
+            RoutinePhase.OtherEnd => new([wiggles[^1].Bar], [], AtRest: false),
+            _ => new(
+                [wiggles[^1].Bar],
+                [],
+                AtRest: true,
+                Order[place] == StickAxis.Throttle ? new Microseconds(other) : null
+            ),
         };
 
     private string Prompt =>

@@ -59,9 +59,10 @@ public sealed class SwitchRoutine : IRoutine
             place == steps.Count ? RoutineAsk.Nothing : new([], steps[place].Channels, AtRest: true),
             place,
             steps.Count,
-            [],
-            new Dictionary<string, Sweep>(StringComparer.Ordinal),
-            [.. positions]
+            BoardReadings.None with
+            {
+                Positions = [.. positions],
+            }
         );
 
     private string Prompt =>

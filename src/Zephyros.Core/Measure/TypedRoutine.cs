@@ -48,14 +48,18 @@ public sealed class TypedRoutine
     private RoutineState State()
     {
         var state = routine.State;
+        var seen = state.Readings;
         return state with
         {
-            Sweeps = state.Sweeps.ToDictionary(
-                s => s.Key,
-                s => s.Value with { Jitter = wander.GetValueOrDefault(s.Key) },
-                StringComparer.Ordinal
-            ),
-            Positions = [.. state.Positions.Zip(positionWander, (p, jitter) => p with { Jitter = jitter })],
+            Readings = seen with
+            {
+                Sweeps = seen.Sweeps.ToDictionary(
+                    s => s.Key,
+                    s => s.Value with { Jitter = wander.GetValueOrDefault(s.Key) },
+                    StringComparer.Ordinal
+                ),
+                Positions = [.. seen.Positions.Zip(positionWander, (p, jitter) => p with { Jitter = jitter })],
+            },
         };
     }
 
@@ -81,7 +85,7 @@ public sealed class TypedRoutine
         advanced |= routine.Look(Shown(), now);
         if (!advanced)
             return new("/values/0", $"{reading.Values[0]} is too near to what was read before. Did it move?");
-        while (positionWander.Count < routine.State.Positions.Count)
+        while (positionWander.Count < routine.State.Readings.Positions.Count)
             positionWander.Add(reading.Jitter);
         return NoCentre(before.Asks);
     }
@@ -103,7 +107,7 @@ public sealed class TypedRoutine
 
     private SetupProblem? NoCentre(RoutineAsk asks) =>
         asks is { AtRest: true, Bars: [var bar] }
-        && routine.State.Sweeps[bar.Word()] is var sweep
+        && routine.State.Readings.Sweeps[bar.Word()] is var sweep
         && (sweep.Centre.Value <= sweep.Low.Value || sweep.Centre.Value >= sweep.High.Value)
             ? new(
                 "/values/0",

@@ -107,7 +107,8 @@ internal static class CaptureEndpoints
     private static IResult Draw(string capture, int frame, CaptureShelf shelf) =>
         shelf.Draw(capture, frame) is { } drawing ? TypedResults.Ok(drawing) : PutAway();
 
-    private static IResult PutAway() =>
+    /// <summary>404 for a recording that is no longer on the shelf.</summary>
+    public static IResult PutAway() =>
         Problem.NotFound("There is no such recording or frame, or it was put away: drop it again.");
 
     private static IResult Record(

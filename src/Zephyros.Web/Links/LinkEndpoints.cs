@@ -161,20 +161,19 @@ internal static class LinkEndpoints
             )
             : Saving.NoSetup(id);
 
-    private static async Task<IResult> RecordAsync(
+    private static Task<IResult> RecordAsync(
         HttpContext context,
         string id,
         SetupStore store,
-        EvidenceStore evidence,
-        CancellationToken cancel
-    )
-    {
-        var (record, problem) = await RequestBody.ReadAsync<BindRecord>(context.Request, cancel);
-        if (record is null)
-            return problem!;
-        if (store.Find(id) is not { } stored)
-            return Saving.NoSetup(id);
-        var bind = evidence.Add(id, EvidenceKind.Bind, record, EvidenceBasis.OfBind(stored.Setup));
-        return TypedResults.Ok(BindView.Of(bind, stored.Setup));
-    }
+        EvidenceStore evidence
+    ) =>
+        Asking.AnswerAsync<BindRecord>(
+            context,
+            store,
+            id,
+            (record, setup) =>
+                TypedResults.Ok(
+                    BindView.Of(evidence.Add(id, EvidenceKind.Bind, record, EvidenceBasis.OfBind(setup)), setup)
+                )
+        );
 }

@@ -44,24 +44,19 @@ internal static class PlanningEndpoints
             ? TypedResults.Ok(ReadyMadeChains.All.Select(c => ReadyMadeView.Of(c, stored.Setup)).ToArray())
             : Saving.NoSetup(id);
 
-    private static async Task<IResult> PreviewAsync(
-        HttpContext context,
-        string id,
-        string chain,
-        SetupStore store,
-        CancellationToken cancel
-    )
+    private static Task<IResult> PreviewAsync(HttpContext context, string id, string chain, SetupStore store) =>
+        Asking.AnswerAsync<ReadyMadeRequest>(
+            context,
+            store,
+            id,
+            (wish, setup) => ReadyMadeChains.Find(chain) is { } made ? Preview(setup, made, wish) : NoChain(chain)
+        );
+
+    private static IResult Preview(Setup setup, IReadyMade made, ReadyMadeRequest wish)
     {
-        var (wish, problem) = await RequestBody.ReadAsync<ReadyMadeRequest>(context.Request, cancel);
-        if (wish is null)
-            return problem!;
-        if (store.Find(id) is not { } stored)
-            return Saving.NoSetup(id);
-        if (ReadyMadeChains.Find(chain) is not { } made)
-            return NoChain(chain);
-        var arguments = new Arguments(stored.Setup, made, wish.Arguments);
-        return made.Build(stored.Setup, arguments) is { } built && arguments.Problems.Count == 0
-            ? TypedResults.Ok(new ReadyMadePreview(built.Facts, ModelChanges.Between(stored.Setup, built.Setup)))
+        var arguments = new Arguments(setup, made, wish.Arguments);
+        return made.Build(setup, arguments) is { } built && arguments.Problems.Count == 0
+            ? TypedResults.Ok(new ReadyMadePreview(built.Facts, ModelChanges.Between(setup, built.Setup)))
             : Problem.Invalid("Not all is filled in right", arguments.Problems);
     }
 
@@ -95,20 +90,13 @@ internal static class PlanningEndpoints
         return problems.Count > 0 ? Problem.Invalid("Not all is filled in right", problems) : answer;
     }
 
-    private static async Task<IResult> PreviewConditionAsync(
-        HttpContext context,
-        string id,
-        SetupStore store,
-        CancellationToken cancel
-    )
-    {
-        var (wish, problem) = await RequestBody.ReadAsync<ConditionPreviewRequest>(context.Request, cancel);
-        if (wish is null)
-            return problem!;
-        return store.Find(id) is { } stored
-            ? TypedResults.Ok(ConditionPreview.Of(stored.Setup, wish.Id, wish.Condition))
-            : Saving.NoSetup(id);
-    }
+    private static Task<IResult> PreviewConditionAsync(HttpContext context, string id, SetupStore store) =>
+        Asking.AnswerAsync<ConditionPreviewRequest>(
+            context,
+            store,
+            id,
+            (wish, setup) => TypedResults.Ok(ConditionPreview.Of(setup, wish.Id, wish.Condition))
+        );
 
     private static async Task<IResult> PutTableAsync(
         HttpContext context,

@@ -1,7 +1,6 @@
 using Zephyros.Core.Bench;
 using Zephyros.Core.Board;
 using Zephyros.Core.Captures;
-using Zephyros.Core.Hands;
 using Zephyros.Core.Measure;
 using Zephyros.Core.Model;
 using Zephyros.Core.Path;
@@ -12,12 +11,6 @@ namespace Zephyros.Core.Tests.Measure;
 /// <summary>Plan, recording and readings of each channel. The "real" craft is a setup that differs from the plan in one thing.</summary>
 public sealed class MeasuredWaysTests
 {
-    private static readonly BoardReadings NothingRead = new(
-        [],
-        new Dictionary<string, Sweep>(StringComparer.Ordinal),
-        []
-    );
-
     [Theory]
     [MemberData(nameof(Demo.Names), MemberType = typeof(Demo))]
     public void What_is_as_planned_parts_nowhere_and_every_place_is_seen(string id)
@@ -110,7 +103,14 @@ public sealed class MeasuredWaysTests
             .Select(p => p.Channel.Value == 5 && p.Setting == 2 ? p with { Value = new(1700), Jitter = new(4) } : p);
         var arm = On(
             5,
-            MeasuredWays.Of(SignalPlan.Compile(plan), Recorded(plan), NothingRead with { Positions = [.. positions] })
+            MeasuredWays.Of(
+                SignalPlan.Compile(plan),
+                Recorded(plan),
+                BoardReadings.None with
+                {
+                    Positions = [.. positions],
+                }
+            )
         );
         Assert.Equal(
             (Station.Board, "At far, 2012 µs come and the board shows 1700 µs; planned are 2012 µs."),
@@ -134,7 +134,7 @@ public sealed class MeasuredWaysTests
     {
         var plan = SignalPlan.Compile(Demo.Plain);
         var recording = Recogniser.Recognise(ReceiverRecording.Of(Demo.Plain, RecordingFault.None));
-        var compared = MeasuredWays.Of(plan, recording, NothingRead);
+        var compared = MeasuredWays.Of(plan, recording, BoardReadings.None);
         Assert.StartsWith("The recording ends while the routine waits for", compared.Problem, StringComparison.Ordinal);
         Assert.All(compared.Channels.SelectMany(c => c.Points), p => Assert.Null(p.Parts));
     }
@@ -153,22 +153,12 @@ public sealed class MeasuredWaysTests
         );
 
     // The wire of one craft and the board of another, beside a plan.
-    private static MeasuredComparison Compare(Setup plan, Setup? real, Setup board)
-    {
-        var shown = SignalPlan.Compile(board);
-        return MeasuredWays.Of(
+    private static MeasuredComparison Compare(Setup plan, Setup? real, Setup board) =>
+        MeasuredWays.Of(
             SignalPlan.Compile(plan),
             real is null ? null : Recorded(real),
-            new BoardReadings(
-                [.. StickAxes.All.Select(a => SimulatedMeasurement.Wiggled(shown, a)).OfType<WiggleSeen>()],
-                StickAxes
-                    .All.Select(a => (Axis: a, Sweep: SimulatedMeasurement.Swept(shown, a)))
-                    .Where(s => s.Sweep is not null)
-                    .ToDictionary(s => s.Axis.Word(), s => s.Sweep!, StringComparer.Ordinal),
-                SimulatedMeasurement.Positions(shown)
-            )
+            SimulatedMeasurement.Readings(SignalPlan.Compile(board))
         );
-    }
 
     private static CaptureVerdict Recorded(Setup setup) => Recogniser.Recognise(ReceiverRecording.OfMeasuring(setup));
 }

@@ -31,12 +31,12 @@ public sealed class RoutineTests
         // The transmitter sends T A E R, the board reads A E T R.
         Assert.Equal(
             [StickAxis.Roll, StickAxis.Pitch, StickAxis.Throttle, StickAxis.Yaw],
-            done.Wiggles.Select(w => w.Bar)
+            done.Readings.Wiggles.Select(w => w.Bar)
         );
-        Assert.All(done.Wiggles, w => Assert.False(w.Reversed));
-        Assert.Equal(4, done.Sweeps.Count);
+        Assert.All(done.Readings.Wiggles, w => Assert.False(w.Reversed));
+        Assert.Equal(4, done.Readings.Sweeps.Count);
         Assert.All(
-            done.Sweeps.Values,
+            done.Readings.Sweeps.Values,
             s => Assert.Equal((988, 1500, 2012), (s.Low.Value, s.Centre.Value, s.High.Value))
         );
     }
@@ -93,8 +93,8 @@ public sealed class RoutineTests
 
         Assert.True(State(bench).Done);
         var simulated = SimulatedMeasurement.Positions(SignalPlan.Compile(setup));
-        Assert.All(State(bench).Positions, p => Assert.Contains(p, simulated));
-        Assert.Equal(simulated.Count, State(bench).Positions.Count);
+        Assert.All(State(bench).Readings.Positions, p => Assert.Contains(p, simulated));
+        Assert.Equal(simulated.Count, State(bench).Readings.Positions.Count);
     }
 
     [Fact]
@@ -109,7 +109,7 @@ public sealed class RoutineTests
         Assert.Contains("Is it the right switch?", State(bench).Problem, StringComparison.Ordinal);
         Assert.Equal(0, State(bench).Seen);
         bench.Skip();
-        Assert.Equal((1, "", 0), (State(bench).Seen, State(bench).Problem, State(bench).Positions.Count));
+        Assert.Equal((1, "", 0), (State(bench).Seen, State(bench).Problem, State(bench).Readings.Positions.Count));
     }
 
     // The wire recorded while sticks and switches were moved in the routines' order, through file and recogniser and back.
@@ -123,11 +123,11 @@ public sealed class RoutineTests
         Assert.Equal("", measured.Problem);
         Assert.Equal(
             StickAxes.All.Select(a => SimulatedMeasurement.Wiggled(plan, a)).OrderBy(w => w!.Moved),
-            measured.Wiggles.OrderBy(w => w.Moved)
+            measured.Readings.Wiggles.OrderBy(w => w.Moved)
         );
         foreach (var axis in StickAxes.All)
         {
-            var (one, other) = (SimulatedMeasurement.Swept(plan, axis)!, measured.Sweeps[axis.Word()]);
+            var (one, other) = (SimulatedMeasurement.Swept(plan, axis)!, measured.Readings.Sweeps[axis.Word()]);
             Assert.InRange(Math.Abs(one.Low.Value - other.Low.Value), 0, 1);
             Assert.InRange(Math.Abs(one.Centre.Value - other.Centre.Value), 0, 1);
             Assert.InRange(Math.Abs(one.High.Value - other.High.Value), 0, 1);
@@ -135,7 +135,7 @@ public sealed class RoutineTests
 
         Assert.Equal(
             SimulatedMeasurement.Positions(plan).OrderBy(p => p.Control, StringComparer.Ordinal).ThenBy(p => p.Setting),
-            measured.Positions.OrderBy(p => p.Control, StringComparer.Ordinal).ThenBy(p => p.Setting)
+            measured.Readings.Positions.OrderBy(p => p.Control, StringComparer.Ordinal).ThenBy(p => p.Setting)
         );
     }
 

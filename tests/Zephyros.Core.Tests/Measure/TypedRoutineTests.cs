@@ -29,12 +29,14 @@ public sealed class TypedRoutineTests
         Assert.True(done.Done);
         Assert.Equal(
             StickAxes.All.Select(a => SimulatedMeasurement.Wiggled(plan, a)).OrderBy(w => w!.Moved),
-            done.Wiggles.OrderBy(w => w.Moved)
+            done.Readings.Wiggles.OrderBy(w => w.Moved)
         );
         foreach (
-            var axis in StickAxes.All.Where(a => done.Wiggles.Any(w => w.Bar == a && w.Moved != StickAxis.Throttle))
+            var axis in StickAxes.All.Where(a =>
+                done.Readings.Wiggles.Any(w => w.Bar == a && w.Moved != StickAxis.Throttle)
+            )
         )
-            Assert.Equal(SimulatedMeasurement.Swept(plan, axis), done.Sweeps[axis.Word()]);
+            Assert.Equal(SimulatedMeasurement.Swept(plan, axis), done.Readings.Sweeps[axis.Word()]);
     }
 
     [Theory]
@@ -57,8 +59,8 @@ public sealed class TypedRoutineTests
         }
 
         Assert.True(state.Done);
-        Assert.Equal(Sorted(simulated), Sorted(state.Positions.Select(p => p with { Jitter = default })));
-        Assert.Equal(state.Count - 1, state.Positions[^1].Jitter.Value);
+        Assert.Equal(Sorted(simulated), Sorted(state.Readings.Positions.Select(p => p with { Jitter = default })));
+        Assert.Equal(state.Count - 1, state.Readings.Positions[^1].Jitter.Value);
     }
 
     [Fact]
@@ -84,6 +86,13 @@ public sealed class TypedRoutineTests
         ];
         var state = TypedRoutine.After(SignalPlan.Compile(Demo.Plain), RoutineKind.Sticks, readings).State;
         Assert.Equal("Move roll fully to the right, and hold it there.", state.Prompt);
+        // The throttle has no spring: what it showed is what it should show still.
+        Assert.Equal(
+            1985,
+            TypedRoutine
+                .After(SignalPlan.Compile(Demo.Plain), RoutineKind.Sticks, readings[..2])
+                .State.Asks.Stays?.Value
+        );
         Assert.Equal([StickAxis.Roll, StickAxis.Throttle, StickAxis.Pitch, StickAxis.Yaw], state.Asks.Bars);
         Assert.Equal(
             new WiggleSeen
@@ -92,9 +101,9 @@ public sealed class TypedRoutineTests
                 Bar = StickAxis.Yaw,
                 Reversed = true,
             },
-            Assert.Single(state.Wiggles)
+            Assert.Single(state.Readings.Wiggles)
         );
-        var sweep = state.Sweeps["yaw"];
+        var sweep = state.Readings.Sweeps["yaw"];
         Assert.Equal((1010, 1985, 3), (sweep.Low.Value, sweep.High.Value, sweep.Jitter.Value));
     }
 

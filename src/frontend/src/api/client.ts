@@ -10,6 +10,8 @@ export class ProblemError extends Error {
     /** The HTTP status; 0 when the server did not answer. */
     readonly status: number,
     message: string,
+    /** The first thing that is wrong, without its place. */
+    readonly reason = message,
   ) {
     super(message);
   }
@@ -27,6 +29,6 @@ export async function answer<T>(request: Promise<Answer<T>>): Promise<T> {
     throw new ProblemError(0, reason instanceof TypeError ? 'The server does not answer.' : String(reason));
   });
   if (error === undefined && data !== undefined) return data;
-  const detail = (error as { detail?: string | null } | undefined)?.detail;
-  throw new ProblemError(response.status, detail ?? `The server answered ${response.status}.`);
+  const { detail, errors } = (error ?? {}) as { detail?: string | null; errors?: { reason: string }[] };
+  throw new ProblemError(response.status, detail ?? `The server answered ${response.status}.`, errors?.[0]?.reason);
 }

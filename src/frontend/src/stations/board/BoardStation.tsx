@@ -9,13 +9,13 @@ import { NumberField } from '../../ui/NumberField';
 import { SelectField } from '../../ui/SelectField';
 import { StationParts } from '../StationParts';
 import { TravelBar } from '../../ui/TravelBar';
+import { ComparePart } from './ComparePart';
 import { FunctionTable } from './FunctionTable';
 import { GuardFields } from './GuardFields';
 import { LossFields } from './LossFields';
 import { MeasurePart } from './MeasurePart';
 import { PositionTable } from './PositionTable';
 import { SymptomsPart } from './SymptomsPart';
-import { ThreeWays } from './ThreeWays';
 
 interface Props {
   id: string;
@@ -37,7 +37,7 @@ export default function BoardStation({ id, setup, view, changes }: Props) {
           name: 'Measure',
           content: <MeasurePart key={id} id={id} setup={setup} view={view} changes={changes} />,
         },
-        { part: 'compare', name: 'Compare', content: <ThreeWays id={id} /> },
+        { part: 'compare', name: 'Compare', content: <ComparePart id={id} /> },
         { part: 'symptoms', name: 'Symptoms', content: <SymptomsPart id={id} changes={changes} /> },
       ]}
     />

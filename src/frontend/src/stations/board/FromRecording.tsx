@@ -1,56 +1,30 @@
 import { useMutation } from '@tanstack/react-query';
-import { FileUp } from 'lucide-react';
 import { answer, api } from '../../api/client';
-import { recognise } from '../../api/recognise';
-import type { RecordedMeasurement } from '../../api/types';
-import { Button } from '../../ui/Button';
-import { FileButton } from '../../ui/FileButton';
+import type { BoardReadings } from '../../api/types';
 import { Notice } from '../../ui/Notice';
+import { RecordWire } from './RecordWire';
+import { useWire } from './useWire';
 
 interface Props {
   id: string;
-  /** Takes what was measured, and whether the simulated receiver was recorded. */
-  onMeasured: (measured: RecordedMeasurement, simulated: boolean) => void;
+  /** Takes what was measured, and whether a real wire was recorded or the simulated receiver. */
+  onMeasured: (readings: BoardReadings, from: 'wire' | 'bench') => void;
 }
 
 /** Measures by a recording of the signal wire, made while the sticks and switches were moved in the order of the routines. */
 export function FromRecording({ id, onMeasured }: Props) {
+  const { choose } = useWire(id);
   const measure = useMutation({
-    mutationFn: async ({ recording }: { recording: () => Promise<Blob>; simulated: boolean }) => {
-      const { id: capture } = await recognise(id, await recording());
+    mutationFn: async (file: File | null) => {
+      const { capture } = await choose.mutateAsync(file);
       return answer(api.GET('/api/setups/{id}/captures/{capture}/measurement', { params: { path: { id, capture } } }));
     },
-    onSuccess: (measured, { simulated }) => onMeasured(measured, simulated),
+    onSuccess: ({ readings }, file) => onMeasured(readings, file ? 'wire' : 'bench'),
   });
-  const simulated = () =>
-    answer(
-      api.GET('/api/setups/{id}/recording', {
-        params: { path: { id }, query: { measuring: true } },
-        parseAs: 'blob',
-      }),
-    );
   const problem = measure.error?.message ?? measure.data?.problem;
   return (
-    <details className="w-full max-w-4xl">
-      <summary className="min-h-6 cursor-pointer font-semibold">From a recording of the wire</summary>
-      <p className="my-1 max-w-[75ch] text-soft">
-        Record the receiver&apos;s wire while you move, and hold each for two seconds: throttle up, down; roll right,
-        left, let go; pitch forward, back, let go; yaw right, left, let go; then each switch through its positions, the
-        start position last.
-      </p>
-      <div className="flex flex-wrap gap-2">
-        <FileButton
-          label="Recording of the measurement"
-          icon={FileUp}
-          disabled={measure.isPending}
-          onFile={(file) => measure.mutate({ recording: () => Promise.resolve(file), simulated: false })}
-        >
-          {measure.isPending ? 'Reading…' : 'Choose a recording'}
-        </FileButton>
-        <Button disabled={measure.isPending} onClick={() => measure.mutate({ recording: simulated, simulated: true })}>
-          Record the simulated receiver
-        </Button>
-      </div>
+    <div className="w-full max-w-4xl">
+      <RecordWire reads={measure.isPending} onChoose={measure.mutate} />
       {problem && (
         <div className="mt-2">
           <Notice title="The recording does not tell everything">
@@ -58,6 +32,6 @@ export function FromRecording({ id, onMeasured }: Props) {
           </Notice>
         </div>
       )}
-    </details>
+    </div>
   );
 }

@@ -10,25 +10,28 @@ import { Notice } from '../../ui/Notice';
 import { NumberField } from '../../ui/NumberField';
 import { figure } from '../air/figures';
 import { TravelDiagram } from './TravelDiagram';
+import { wholeSweeps, type PartSweep } from './useMeasured';
 
 interface Props {
   id: string;
   axes: readonly StickAxis[];
-  sweeps: Partial<Record<StickAxis, Sweep>>;
+  sweeps: Partial<Record<StickAxis, PartSweep>>;
   changes: Changes;
   /** True when the way to the board was changed since; nothing can be corrected then. */
   stale: boolean;
-  onSweep: (changed: Partial<Record<StickAxis, Sweep>>) => void;
+  onSweep: (changed: Partial<Record<StickAxis, PartSweep>>) => void;
 }
 
 /** Lowest, centre and highest of each bar, typed or watched, and the settings that put them at 1000, 1500 and 2000 µs. */
 export function SweepTable({ id, axes, sweeps, changes, stale, onSweep }: Props) {
+  const whole = wholeSweeps(sweeps);
   const solve = useMutation({
-    mutationFn: () => answer(api.POST('/api/setups/{id}/sweeps', { params: { path: { id } }, body: { sweeps } })),
+    mutationFn: () =>
+      answer(api.POST('/api/setups/{id}/sweeps', { params: { path: { id } }, body: { sweeps: whole } })),
   });
-  const put = (axis: StickAxis, change: Partial<Sweep>) => {
+  const put = (axis: StickAxis, change: PartSweep) => {
     solve.reset();
-    onSweep({ [axis]: { low: 1000, centre: 1500, high: 2000, ...sweeps[axis], ...change } });
+    onSweep({ [axis]: { ...sweeps[axis], ...change } });
   };
   return (
     <section aria-labelledby="sweep" className="mb-6">
@@ -75,7 +78,7 @@ export function SweepTable({ id, axes, sweeps, changes, stale, onSweep }: Props)
       <Button
         look="solid"
         className="mt-2"
-        disabled={Object.keys(sweeps).length === 0 || solve.isPending}
+        disabled={Object.keys(whole).length === 0 || solve.isPending}
         onClick={() => solve.mutate()}
       >
         Work it out

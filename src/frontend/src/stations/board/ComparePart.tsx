@@ -1,0 +1,22 @@
+import { ChoiceField } from '../../ui/ChoiceField';
+import { useKept } from '../../ui/useKept';
+import { MeasuredWays } from './MeasuredWays';
+import { ThreeWays } from './ThreeWays';
+
+const CRAFT = [
+  { value: 'bench', label: 'the simulated craft, now' },
+  { value: 'own', label: 'my own craft, measured' },
+] as const;
+
+/** Every channel at three places: on the simulated bench as it stands, or measured on a real craft. */
+export function ComparePart({ id }: { id: string }) {
+  const [craft, setCraft] = useKept<'bench' | 'own'>('zephyros.compare', 'bench');
+  return (
+    <>
+      <div className="mb-3">
+        <ChoiceField label="Compare" value={craft} options={CRAFT} onChange={setCraft} />
+      </div>
+      {craft === 'bench' ? <ThreeWays id={id} /> : <MeasuredWays id={id} />}
+    </>
+  );
+}

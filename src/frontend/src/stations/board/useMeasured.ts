@@ -1,0 +1,98 @@
+import { useQuery } from '@tanstack/react-query';
+import { answer, api } from '../../api/client';
+import { setupQuery } from '../../api/queries';
+import type { BoardReadings, MeasurementRecord, PositionSeen, StickAxis, Sweep, WiggleSeen } from '../../api/types';
+import { useKept } from '../../ui/useKept';
+
+/** Where readings come from: a real board, a recording of a real wire, or the simulated bench. */
+export type From = 'board' | 'wire' | 'bench';
+
+/** A sweep of which not everything is typed yet. */
+export type PartSweep = Partial<Sweep>;
+
+/** Readings of one kind, where they come from, and the revision that they were taken on. */
+interface Taken {
+  from: From;
+  revision: number;
+}
+
+interface Sticks extends Taken {
+  wiggles: Partial<Record<StickAxis, WiggleSeen>>;
+  sweeps: Partial<Record<StickAxis, PartSweep>>;
+}
+
+interface Switches extends Taken {
+  positions: readonly PositionSeen[];
+}
+
+const NO_STICKS: Sticks = { wiggles: {}, sweeps: {}, from: 'board', revision: 0 };
+const NO_SWITCHES: Switches = { positions: [], from: 'board', revision: 0 };
+
+const isWhole = (sweep: PartSweep): sweep is Sweep =>
+  sweep.low !== undefined && sweep.centre !== undefined && sweep.high !== undefined;
+
+/** The sweeps of which everything is there. */
+export const wholeSweeps = (sweeps: Sticks['sweeps']): Partial<Record<StickAxis, Sweep>> =>
+  Object.fromEntries(Object.entries(sweeps).filter(([, sweep]) => isWhole(sweep)));
+
+/** What was measured of a craft and not put away yet. It stays while the tab is open. */
+export function useMeasured(id: string) {
+  const { data: document } = useQuery(setupQuery(id));
+  const revision = document?.revision ?? 0;
+  const [sticks, keepSticks] = useKept(`zephyros.sticks.measured.${id}`, NO_STICKS);
+  const [switches, keepSwitches] = useKept(`zephyros.switches.measured.${id}`, NO_SWITCHES);
+
+  const hasSticks = Object.keys(sticks.wiggles).length + Object.keys(sticks.sweeps).length > 0;
+  const hasSwitches = switches.positions.length > 0;
+  const ofSticks = { wiggles: Object.values(sticks.wiggles), sweeps: wholeSweeps(sticks.sweeps), positions: [] };
+  const ofSwitches = { wiggles: [], sweeps: {}, positions: [...switches.positions] };
+  const readings: BoardReadings = { ...ofSticks, positions: ofSwitches.positions };
+  return {
+    sticks,
+    switches,
+    readings,
+    some: hasSticks || hasSwitches,
+    simulated: (hasSticks && sticks.from === 'bench') || (hasSwitches && switches.from === 'bench'),
+    /** The revision that all of it, at the earliest, was taken on. */
+    revision: Math.min(hasSticks ? sticks.revision : revision, hasSwitches ? switches.revision : revision),
+    staleSticks: useStale(id, revision, hasSticks ? sticks.revision : revision, ofSticks),
+    staleSwitches: useStale(id, revision, hasSwitches ? switches.revision : revision, ofSwitches),
+    /** Takes new readings; what they do not speak of stays. */
+    take: (from: From, taken: BoardReadings) => {
+      if (taken.wiggles.length + Object.keys(taken.sweeps).length > 0)
+        keepSticks({
+          wiggles: Object.fromEntries(taken.wiggles.map((w) => [w.moved, w])),
+          sweeps: taken.sweeps,
+          from,
+          revision,
+        });
+      if (taken.positions.length > 0) keepSwitches({ positions: taken.positions, from, revision });
+    },
+    /** Changes single readings. Typing into a simulated measurement does not make it a real one. */
+    amendSticks: (change: Partial<Pick<Sticks, 'wiggles' | 'sweeps'>>) =>
+      keepSticks({ ...(hasSticks ? sticks : { ...NO_STICKS, revision }), ...change }),
+    amendSwitches: (positions: readonly PositionSeen[]) =>
+      keepSwitches({ ...(hasSwitches ? switches : { ...NO_SWITCHES, revision }), positions }),
+    clear: () => {
+      keepSticks(NO_STICKS);
+      keepSwitches(NO_SWITCHES);
+    },
+  };
+}
+
+/** Whether something on the measured way was changed after a revision: the server says so. Until it has, nothing is taken to stand. */
+function useStale(id: string, now: number, taken: number, record: MeasurementRecord): boolean {
+  const { data } = useQuery({
+    queryKey: ['setup', id, 'measurement-changes', taken, now, record],
+    queryFn: () =>
+      answer(
+        api.POST('/api/setups/{id}/measurement-changes', {
+          params: { path: { id }, query: { revision: taken } },
+          body: record,
+        }),
+      ),
+    enabled: taken !== now,
+    retry: false,
+  });
+  return taken !== now && data?.length !== 0;
+}
