@@ -27,13 +27,19 @@ internal sealed class BarWatch
     public RoutineState? Routine => routine?.State;
 
     /// <summary>Begins a guided routine, or ends it; before the first frame none begins.</summary>
-    public void Guide(RoutineKind kind, SignalPlan plan, IReadOnlyList<Microseconds> received, TimeSpan now)
+    public void Guide(
+        RoutineKind kind,
+        SignalPlan plan,
+        IReadOnlyList<Microseconds> received,
+        TimeSpan now,
+        IReadOnlySet<string> away
+    )
     {
         var begins = kind != RoutineKind.None && bars.Count > 0;
         var shows = begins ? Shown(received) : null;
         routine =
             shows is null ? null
-            : kind == RoutineKind.Switches ? new SwitchRoutine(plan, shows, now)
+            : kind == RoutineKind.Switches ? new SwitchRoutine(plan, shows, now, away)
             : new StickRoutine(shows, now);
     }
 

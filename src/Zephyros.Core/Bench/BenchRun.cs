@@ -1,7 +1,6 @@
 using System.Collections.Immutable;
 using Zephyros.Core.Board;
 using Zephyros.Core.Measure;
-using Zephyros.Core.Model;
 using Zephyros.Core.Model.Running;
 using Zephyros.Core.Path;
 using Zephyros.Core.Setups;
@@ -13,26 +12,19 @@ namespace Zephyros.Core.Bench;
 /// pictures. Not safe for use by several threads.</summary>
 public sealed class BenchRun
 {
-    // How often a transmitter works out its model while something in it runs by itself.
-    private static readonly TimeSpan ModelPeriod = TimeSpan.FromMilliseconds(10);
-
     private SignalPlan plan;
-    private SignalValues values;
-    private double[] settings;
+    private BenchTransmitter transmitter;
     private Microseconds[] seen;
     private readonly BenchReceiver receiver;
     private readonly BarWatch watch = new();
     private readonly BoardClock clock = new();
+    private readonly BenchVoice voice = new();
     private BoardState board;
     private BoardReading reading;
     private Surroundings surroundings;
     private TimeSpan now;
     private TimeSpan nextFrame;
-    private TimeSpan lastModel;
-    private Caption? said;
-    private Caption? noted;
-    private long captions;
-    private Announcer announcer;
+    private long changes = 1;
     private IReadOnlyDictionary<ChannelNumber, Microseconds> trembling = ImmutableDictionary<
         ChannelNumber,
         Microseconds
@@ -42,10 +34,8 @@ public sealed class BenchRun
     public BenchRun(Setup setup)
     {
         plan = SignalPlan.Compile(setup);
-        values = plan.CreateValues();
-        announcer = new Announcer(plan);
-        settings = [.. plan.Model.Controls.Select(c => c.Value.StartSetting)];
-        seen = new Microseconds[values.Received.Length];
+        transmitter = new BenchTransmitter(plan);
+        seen = new Microseconds[Values.Received.Length];
         receiver = new BenchReceiver(plan);
         board = BoardMachine.PowerUp(plan.Board);
         clock.Follow(plan.Board, board, now);
@@ -53,13 +43,13 @@ public sealed class BenchRun
     }
 
     /// <summary>Counts the changes that a page would show.</summary>
-    public long Sequence { get; private set; } = 1;
+    public long Sequence => changes + voice.Count;
 
     /// <summary>True while the radio link is up.</summary>
     public bool Link { get; private set; } = true;
 
     /// <summary>True while the transmitter is switched on.</summary>
-    public bool TransmitterOn { get; private set; } = true;
+    public bool TransmitterOn => transmitter.On;
 
     /// <summary>True while nothing holds telemetry back on its way; it arrives when the link is up and the craft has power as well.</summary>
     public bool Telemetry { get; private set; } = true;
@@ -76,9 +66,11 @@ public sealed class BenchRun
     /// <summary>What the board made of the last frame.</summary>
     internal BoardView LastView => reading.View;
 
-    internal ModelMemory Memory => values.Memory;
+    private SignalValues Values => transmitter.Values;
 
-    internal bool TelemetryLost => values.TelemetryLost;
+    internal ModelMemory Memory => Values.Memory;
+
+    internal bool TelemetryLost => Values.TelemetryLost;
 
     /// <summary>What the board knows besides the frames.</summary>
     internal Surroundings Surroundings => surroundings;
@@ -94,24 +86,15 @@ public sealed class BenchRun
     public void Replace(Setup setup)
     {
         var before = plan;
-        var kept = before
-            .Model.Controls.Select((c, i) => (c.Key, settings[i]))
-            .ToDictionary(k => k.Key, k => k.Item2, StringComparer.Ordinal);
-        var readings = values.Readings;
         plan = SignalPlan.Compile(setup);
-        values = plan.CreateValues();
-        announcer = new Announcer(plan);
+        transmitter = transmitter.With(plan);
         trembling = ImmutableDictionary<ChannelNumber, Microseconds>.Empty;
         if (receiver.Replace(plan, now))
-            seen = new Microseconds[values.Received.Length];
-        settings = [.. plan.Model.Controls.Select(c => c.Value.StartSetting)];
-        foreach (var (id, setting) in kept)
-            Put(id, setting);
-        KeepReadings(before.Model, readings);
+            seen = new Microseconds[Values.Received.Length];
         RunModel();
         if (Power && !SameBoard(before.Setup, setup))
             Restart();
-        Sequence++;
+        changes++;
     }
 
     /// <summary>Moves a control.</summary>
@@ -120,7 +103,7 @@ public sealed class BenchRun
     /// <returns>False when there is no such control or it cannot be put there; nothing has moved then.</returns>
     public bool Move(string control, double setting)
     {
-        if (!Put(control, setting))
+        if (!transmitter.Put(control, setting))
             return false;
         trembling = ImmutableDictionary<ChannelNumber, Microseconds>.Empty;
         RunModel();
@@ -137,19 +120,17 @@ public sealed class BenchRun
     /// <returns>False when there is no such sensor; nothing has changed then.</returns>
     public bool Report(string sensor, Reading reading)
     {
-        var index = IndexOfSensor(plan.Model, sensor);
-        if (index < 0)
+        if (!transmitter.Report(sensor, reading))
             return false;
-        values.Readings[index] = reading;
         RunModel();
         return true;
     }
 
     /// <summary>Where a control stands; see <see cref="Move"/>.</summary>
-    internal double SettingOf(string control) => settings[plan.Model.IndexOf(control)];
+    internal double SettingOf(string control) => transmitter.SettingOf(control);
 
     /// <summary>What a sensor reports.</summary>
-    internal double ReadingOf(string sensor) => values.Readings[IndexOfSensor(plan.Model, sensor)].Value;
+    internal double ReadingOf(string sensor) => transmitter.ReadingOf(sensor);
 
     /// <summary>Switches the radio link on or off.</summary>
     public void SetLink(bool up)
@@ -166,20 +147,10 @@ public sealed class BenchRun
     {
         if (TransmitterOn == on)
             return;
-        TransmitterOn = on;
-        if (on)
-        {
-            var before = values;
-            values = plan.CreateValues();
-            announcer = new Announcer(plan);
-            before.Hands.CopyTo(values.Hands, 0);
-            before.Readings.CopyTo(values.Readings, 0);
-            lastModel = now;
-        }
-
+        transmitter.Switch(on, now);
         AlignNextFrame();
         RunModel();
-        Note(on ? "Transmitter on" : "Transmitter off");
+        voice.Note(on ? "Transmitter on" : "Transmitter off");
     }
 
     /// <summary>Holds telemetry back on its way, or lets it through.</summary>
@@ -205,7 +176,7 @@ public sealed class BenchRun
         clock.Follow(plan.Board, board, now);
         AlignNextFrame();
         RunModel();
-        Note(on ? "Battery connected" : "Battery off");
+        voice.Note(on ? "Battery connected" : "Battery off");
     }
 
     /// <summary>Tilts the craft, connects it for configuration or unlocks that; the board knows it with the next good frame.</summary>
@@ -214,28 +185,28 @@ public sealed class BenchRun
         surroundings = around;
         if (!around.Fix)
             Become(BoardMachine.LoseFix(board));
-        Sequence++;
+        changes++;
     }
 
     /// <summary>Begins anew to look how far the bars of the board go.</summary>
     public void WatchBars()
     {
         watch.Restart();
-        Sequence++;
+        changes++;
     }
 
     /// <summary>Begins a guided measuring routine, or ends it.</summary>
     public void Guide(RoutineKind kind)
     {
-        watch.Guide(kind, plan, seen, now);
-        Sequence++;
+        watch.Guide(kind, plan, seen, now, transmitter.Away);
+        changes++;
     }
 
     /// <summary>Leaves out what the guided routine asks for.</summary>
     public void Skip()
     {
         watch.Skip(now);
-        Sequence++;
+        changes++;
     }
 
     /// <summary>Takes the craft to a distance at which packets are lost, or back to the bench.</summary>
@@ -244,7 +215,7 @@ public sealed class BenchRun
     {
         receiver.SetDistance(distance, now);
         if (distance is null)
-            Measure(s => s.Bench, s => s.Bench);
+            transmitter.ReportLink(s => s.Bench, s => s.Bench);
         ShowQuality();
     }
 
@@ -256,8 +227,8 @@ public sealed class BenchRun
         {
             var frame = Sends ? nextFrame : TimeSpan.MaxValue;
             var (timer, loss) = clock.Next;
-            var model = values.Memory.Restless && TransmitterOn ? lastModel + ModelPeriod : TimeSpan.MaxValue;
-            var repeat = TransmitterOn ? announcer.Next : TimeSpan.MaxValue;
+            var model = transmitter.NextModel;
+            var repeat = transmitter.NextSaying;
             // A frame that comes at the very moment of a loss is in time, and it carries what the model has just worked out.
             var due = frame <= loss ? frame : loss;
             due = model <= due ? model : due;
@@ -266,7 +237,7 @@ public sealed class BenchRun
                 break;
             now = due;
             if (repeat == due)
-                Speak(announcer.Repeat(now));
+                voice.Speak(transmitter.Repeat(now));
             else if (model == due)
                 RunModel();
             else if (frame <= loss)
@@ -287,25 +258,21 @@ public sealed class BenchRun
         return new BenchSnapshot
         {
             Sequence = Sequence,
-            Settings = plan
-                .Model.Controls.Select((c, i) => (c.Key, settings[i]))
-                .ToDictionary(s => s.Key, s => s.Item2, StringComparer.Ordinal),
+            Settings = transmitter.Settings,
             Steps = plan.Model.Channels.ToDictionary(
                 c => c.Id,
-                c => (IReadOnlyList<Percent>)values.Slots[c.FirstSlot..(c.LastSlot + 1)],
+                c => (IReadOnlyList<Percent>)Values.Slots[c.FirstSlot..(c.LastSlot + 1)],
                 StringComparer.Ordinal
             ),
             Conditions = plan.Model.Conditions.ToDictionary(
                 id => id,
-                id => plan.Model.Holds(values.Memory, id),
+                id => plan.Model.Holds(Values.Memory, id),
                 StringComparer.Ordinal
             ),
-            State = plan.Model.ActiveState(values.Memory),
+            State = plan.Model.ActiveState(Values.Memory),
             Forced = Forced(),
-            Readings = plan
-                .Model.Sensors.Select((s, i) => (s.Key, values.Readings[i]))
-                .ToDictionary(s => s.Key, s => s.Item2, StringComparer.Ordinal),
-            Sent = [.. values.Sent],
+            Readings = transmitter.Readings,
+            Sent = [.. Values.Sent],
             Received = [.. seen],
             Bars = watch.Bars,
             Routine = watch.Routine,
@@ -322,9 +289,9 @@ public sealed class BenchRun
             Surroundings = surroundings,
             Board = BoardReport.Of(plan, board, reading),
             Motors = board.Motors,
-            Trace = new PathTracer(plan, values, board, seen).Follow(followed),
-            Said = said,
-            Noted = noted,
+            Trace = new PathTracer(plan, Values, board, seen).Follow(followed),
+            Said = voice.Said,
+            Noted = voice.Noted,
         };
     }
 
@@ -332,7 +299,7 @@ public sealed class BenchRun
     public IReadOnlyList<ChannelTruth> Truth() =>
         new ThreeWays(
             plan,
-            values.Sent,
+            Values.Sent,
             watch.Bars.Count > 0 ? seen : null,
             Sending && receiver.Way.Up,
             receiver.Way.At is not null,
@@ -342,21 +309,11 @@ public sealed class BenchRun
     private static bool SameBoard(Setup one, Setup other) =>
         one.Wire == other.Wire && SetupJson.Same(one.Board, other.Board) && SetupJson.Same(one.Air, other.Air);
 
-    private static int IndexOfSensor(ModelPlan model, string sensor) =>
-        model.Sensors.Select(s => s.Key).ToList().IndexOf(sensor);
-
-    private void KeepReadings(ModelPlan before, Reading[] readings)
-    {
-        for (var i = 0; i < readings.Length; i++)
-            if (IndexOfSensor(plan.Model, before.Sensors[i].Key) is >= 0 and var index)
-                values.Readings[index] = readings[i];
-    }
-
     private Dictionary<string, string> Forced()
     {
         var forced = new Dictionary<string, string>(StringComparer.Ordinal);
         for (var i = 0; i < plan.Model.Channels.Count; i++)
-            if (plan.Model.HoldingOverride(plan.Setup.Model, values.Memory, i) is { } id)
+            if (plan.Model.HoldingOverride(plan.Setup.Model, Values.Memory, i) is { } id)
                 forced[plan.Model.Channels[i].Id] = id;
         return forced;
     }
@@ -364,25 +321,9 @@ public sealed class BenchRun
     // Works out the model at this moment; everything that it shows is another picture.
     private void RunModel()
     {
-        values.TelemetryLost = !Link || !receiver.Way.Up || !Power || !Telemetry || !plan.Setup.Air.Telemetry;
-        if (TransmitterOn)
-        {
-            plan.Evaluate(values, now - lastModel);
-            Speak(announcer.AfterModel(values.Memory, values.TelemetryLost, now));
-        }
-
-        lastModel = now;
-        Sequence++;
-    }
-
-    private bool Put(string control, double setting)
-    {
-        var index = plan.Model.IndexOf(control);
-        if (index < 0 || plan.Model.Controls[index].Value.Read(setting) is not { } value)
-            return false;
-        values.Hands[index] = value;
-        settings[index] = setting;
-        return true;
+        var lost = !Link || !receiver.Way.Up || !Power || !Telemetry || !plan.Setup.Air.Telemetry;
+        voice.Speak(transmitter.RunModel(lost, now));
+        changes++;
     }
 
     private void Restart()
@@ -406,24 +347,20 @@ public sealed class BenchRun
         nextFrame = now + plan.Setup.Wire.FramePeriod.ToTimeSpan();
         if (receiver.TakePackets(now))
             ShowQuality();
-        if (receiver.SendFrame(values.Counts, Sending))
+        if (receiver.SendFrame(Values.Counts, Sending))
             Receive();
     }
 
     // What measures the link reports it, and the receiver puts it into its channel.
     private void ShowQuality()
     {
-        values.Quality = receiver.Way.Quality;
+        Values.Quality = receiver.Way.Quality;
         if (receiver.Way.At is { } at)
-            Measure(_ => new Reading(receiver.Way.Quality.Value), _ => new Reading(Math.Round(at.Strength.Value)));
+            transmitter.ReportLink(
+                _ => new Reading(receiver.Way.Quality.Value),
+                _ => new Reading(Math.Round(at.Strength.Value))
+            );
         RunModel();
-    }
-
-    private void Measure(Func<Sensor, Reading> quality, Func<Sensor, Reading> strength)
-    {
-        foreach (var (index, (_, sensor)) in plan.Model.Sensors.Index())
-            if (sensor.Measures != SensorSubject.Other)
-                values.Readings[index] = (sensor.Measures == SensorSubject.LinkQuality ? quality : strength)(sensor);
     }
 
     private void Receive()
@@ -439,12 +376,12 @@ public sealed class BenchRun
         }
 
         if (watch.See(plan.Setup.Board, seen, now))
-            Sequence++;
+            changes++;
         clock.Restart(BoardTimer.FramesMissing, now);
         var before = reading;
         reading = BoardReading.Of(plan.Board, seen, surroundings, board.Calibrating);
         if (changed || reading != before)
-            Sequence++;
+            changes++;
         Become(BoardMachine.Receive(plan.Board, board, reading.View, surroundings));
     }
 
@@ -460,34 +397,19 @@ public sealed class BenchRun
         clock.Follow(plan.Board, board, now);
         if (before != next)
             Tell(before, next);
-        Speak(TransmitterOn ? announcer.AfterReport(before, next, reading) : []);
+        voice.Speak(transmitter.Hear(before, next, reading));
     }
 
     private void Tell(BoardState before, BoardState next)
     {
-        Sequence++;
+        changes++;
         if (before.HasSignal != next.HasSignal)
-            Note(next.HasSignal ? "Signal good" : BoardReport.Loss(before, next));
+            voice.Note(next.HasSignal ? "Signal good" : BoardReport.Loss(before, next));
         else if (before.Signal != next.Signal)
-            Note(BoardReport.Loss(before, next));
+            voice.Note(BoardReport.Loss(before, next));
         if (before.Armed != next.Armed && next.HasSignal)
-            Note(next.Armed ? "Armed" : "Disarmed");
+            voice.Note(next.Armed ? "Armed" : "Disarmed");
         if (before.Refusal != next.Refusal && next.Refusal is not (ArmRefusal.None or ArmRefusal.NoSignal))
-            Note("Refused. " + BoardReport.Refusal(plan, next.Refusal, reading));
-    }
-
-    private void Speak(IEnumerable<string> texts)
-    {
-        foreach (var text in texts)
-        {
-            said = new Caption(++captions, text);
-            Sequence++;
-        }
-    }
-
-    private void Note(string text)
-    {
-        noted = new Caption(++captions, text);
-        Sequence++;
+            voice.Note("Refused. " + BoardReport.Refusal(plan, next.Refusal, reading));
     }
 }

@@ -6,7 +6,8 @@ using Zephyros.Core.Units;
 namespace Zephyros.Core.Measure;
 
 /// <summary>The measuring routine for switches and buttons: each step says where to put one, and ends once a channel has moved and
-/// everything has rested for a second. It begins and ends with every control at its start position.</summary>
+/// everything has rested for a second. It begins and ends with every control at its start position; one that is known to stand elsewhere
+/// is asked for first.</summary>
 public sealed class SwitchRoutine : IRoutine
 {
     // Trembling is less: our own figure.
@@ -15,6 +16,7 @@ public sealed class SwitchRoutine : IRoutine
     private static readonly TimeSpan Rest = TimeSpan.FromSeconds(1);
 
     private readonly List<(string Id, Control Control, ControlPosition Position, ChannelNumber[] Channels)> steps = [];
+    private readonly int back;
     private readonly List<PositionSeen> positions = [];
     private readonly int[] watched;
     private IReadOnlyList<Microseconds> from;
@@ -25,11 +27,12 @@ public sealed class SwitchRoutine : IRoutine
     private string problem = "";
     private int place;
 
-    /// <summary>Begins with every control at its start.</summary>
+    /// <summary>Begins.</summary>
     /// <param name="plan">The setup that is measured.</param>
     /// <param name="seen">What the board shows.</param>
     /// <param name="now">The time.</param>
-    public SwitchRoutine(SignalPlan plan, BoardShows seen, TimeSpan now)
+    /// <param name="away">The ids of the controls that are known not to be at their start; none when that cannot be known.</param>
+    public SwitchRoutine(SignalPlan plan, BoardShows seen, TimeSpan now, IReadOnlySet<string>? away = null)
     {
         (from, resting, since) = (seen.Channels, seen.Channels, now);
         (least, most) = Fresh(seen.Channels);
@@ -43,6 +46,8 @@ public sealed class SwitchRoutine : IRoutine
             // A position that gives what the one before gave cannot be seen; the start comes last.
             foreach (var position in control.NamedPositions.OrderBy(p => p.Setting == control.StartSetting))
                 steps.Add((id, control, position, channels));
+            if (away?.Contains(id) == true)
+                steps.Insert(back++, steps[^1]);
         }
     }
 
@@ -109,7 +114,7 @@ public sealed class SwitchRoutine : IRoutine
                 : $"{string.Join(" and ", strange)} answered, not {string.Join(" or ", own)}. Is it the right switch?";
         if (moved.Length == 0 || problem.Length > 0)
             return problem != before;
-        foreach (var channel in own)
+        foreach (var channel in place < back ? [] : own)
             positions.Add(
                 new PositionSeen
                 {

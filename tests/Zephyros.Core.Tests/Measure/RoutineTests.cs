@@ -97,6 +97,26 @@ public sealed class RoutineTests
         Assert.Equal(simulated.Count, State(bench).Readings.Positions.Count);
     }
 
+    // Otherwise the position that it already has could never be seen to come.
+    [Fact]
+    public void A_switch_that_stands_elsewhere_is_asked_back_first_and_then_measured_like_the_others()
+    {
+        var bench = Settled(Demo.Plain);
+        bench.Move("left-shoulder", 2);
+        bench.AdvanceTo(bench.Now + TimeSpan.FromSeconds(1));
+        bench.Guide(RoutineKind.Switches);
+        Assert.Equal("Put Left shoulder at safe.", State(bench).Prompt);
+        bench.Move("left-shoulder", 1);
+        bench.AdvanceTo(bench.Now + TimeSpan.FromSeconds(1.2));
+        Assert.Equal(
+            (1, 0, "Put Left shoulder at far."),
+            (State(bench).Seen, State(bench).Readings.Positions.Count, State(bench).Prompt)
+        );
+        bench.Move("left-shoulder", 2);
+        bench.AdvanceTo(bench.Now + TimeSpan.FromSeconds(1.2));
+        Assert.Equal(2, Assert.Single(State(bench).Readings.Positions).Setting);
+    }
+
     [Fact]
     public void The_wrong_switch_is_told_and_does_not_count()
     {

@@ -1,0 +1,142 @@
+using Zephyros.Core.Board;
+using Zephyros.Core.Model;
+using Zephyros.Core.Path;
+using Zephyros.Core.Units;
+
+namespace Zephyros.Core.Bench;
+
+/// <summary>The transmitter on the bench: its controls, its model, and what it has to say.</summary>
+internal sealed class BenchTransmitter
+{
+    // How often a transmitter works out its model while something in it runs by itself.
+    private static readonly TimeSpan ModelPeriod = TimeSpan.FromMilliseconds(10);
+
+    private readonly SignalPlan plan;
+    private readonly double[] settings;
+    private Announcer announcer;
+    private TimeSpan lastModel;
+
+    /// <summary>A transmitter with every control at its start position, switched on.</summary>
+    public BenchTransmitter(SignalPlan plan)
+    {
+        this.plan = plan;
+        Values = plan.CreateValues();
+        settings = [.. plan.Model.Controls.Select(c => c.Value.StartSetting)];
+        announcer = new Announcer(plan);
+    }
+
+    /// <summary>The values along the path.</summary>
+    public SignalValues Values { get; private set; }
+
+    /// <summary>True while it is switched on.</summary>
+    public bool On { get; private set; } = true;
+
+    /// <summary>Where each control stands; see <see cref="BenchRun.Move"/>.</summary>
+    public IReadOnlyDictionary<string, double> Settings =>
+        plan
+            .Model.Controls.Select((c, i) => (c.Key, settings[i]))
+            .ToDictionary(s => s.Key, s => s.Item2, StringComparer.Ordinal);
+
+    /// <summary>The controls that do not stand at their start.</summary>
+    public IReadOnlySet<string> Away =>
+        plan
+            .Model.Controls.Where((c, i) => settings[i] != c.Value.StartSetting)
+            .Select(c => c.Key)
+            .ToHashSet(StringComparer.Ordinal);
+
+    /// <summary>What each sensor reports.</summary>
+    public IReadOnlyDictionary<string, Reading> Readings =>
+        plan
+            .Model.Sensors.Select((s, i) => (s.Key, Values.Readings[i]))
+            .ToDictionary(s => s.Key, s => s.Item2, StringComparer.Ordinal);
+
+    /// <summary>When something in the model goes on by itself; <see cref="TimeSpan.MaxValue"/> when nothing does.</summary>
+    public TimeSpan NextModel => On && Values.Memory.Restless ? lastModel + ModelPeriod : TimeSpan.MaxValue;
+
+    /// <summary>When something is said again.</summary>
+    public TimeSpan NextSaying => On ? announcer.Next : TimeSpan.MaxValue;
+
+    /// <summary>The same transmitter with another plan: controls and readings stay where it still has them.</summary>
+    public BenchTransmitter With(SignalPlan next)
+    {
+        var made = new BenchTransmitter(next) { On = On, lastModel = lastModel };
+        foreach (var (id, setting) in Settings)
+            made.Put(id, setting);
+        foreach (var (id, reading) in Readings)
+            made.Report(id, reading);
+        return made;
+    }
+
+    /// <summary>Puts a control somewhere; false when there is no such control or it cannot be put there.</summary>
+    public bool Put(string control, double setting)
+    {
+        var index = plan.Model.IndexOf(control);
+        if (index < 0 || plan.Model.Controls[index].Value.Read(setting) is not { } value)
+            return false;
+        Values.Hands[index] = value;
+        settings[index] = setting;
+        return true;
+    }
+
+    /// <summary>Where a control stands.</summary>
+    public double SettingOf(string control) => settings[plan.Model.IndexOf(control)];
+
+    /// <summary>What a sensor reports.</summary>
+    public double ReadingOf(string sensor) => Values.Readings[IndexOf(sensor)].Value;
+
+    /// <summary>Makes a sensor report something; false when there is no such sensor.</summary>
+    public bool Report(string sensor, Reading reading)
+    {
+        var index = IndexOf(sensor);
+        if (index < 0)
+            return false;
+        Values.Readings[index] = reading;
+        return true;
+    }
+
+    /// <summary>What the sensors that measure the link report.</summary>
+    public void ReportLink(Func<Sensor, Reading> quality, Func<Sensor, Reading> strength)
+    {
+        foreach (var (index, (_, sensor)) in plan.Model.Sensors.Index())
+            if (sensor.Measures != SensorSubject.Other)
+                Values.Readings[index] = (sensor.Measures == SensorSubject.LinkQuality ? quality : strength)(sensor);
+    }
+
+    /// <summary>Switches it on or off. Switched on, it remembers nothing of what was before.</summary>
+    public void Switch(bool on, TimeSpan now)
+    {
+        On = on;
+        if (!on)
+            return;
+        var before = Values;
+        Values = plan.CreateValues();
+        announcer = new Announcer(plan);
+        before.Hands.CopyTo(Values.Hands, 0);
+        before.Readings.CopyTo(Values.Readings, 0);
+        lastModel = now;
+    }
+
+    /// <summary>Works out the model, unless it is switched off.</summary>
+    /// <param name="telemetryLost">True while no telemetry arrives.</param>
+    /// <param name="now">The time.</param>
+    /// <returns>What is said of it.</returns>
+    public IEnumerable<string> RunModel(bool telemetryLost, TimeSpan now)
+    {
+        Values.TelemetryLost = telemetryLost;
+        var elapsed = now - lastModel;
+        lastModel = now;
+        if (!On)
+            return [];
+        plan.Evaluate(Values, elapsed);
+        return announcer.AfterModel(Values.Memory, telemetryLost, now);
+    }
+
+    /// <summary>What is said again now.</summary>
+    public IEnumerable<string> Repeat(TimeSpan now) => announcer.Repeat(now);
+
+    /// <summary>What is said of a report of the board.</summary>
+    public IEnumerable<string> Hear(BoardState before, BoardState after, BoardReading reading) =>
+        On ? announcer.AfterReport(before, after, reading) : [];
+
+    private int IndexOf(string sensor) => plan.Model.Sensors.Select(s => s.Key).ToList().IndexOf(sensor);
+}
