@@ -37,7 +37,7 @@ internal static class LiveFigures
         var assets = Path.Combine(appFolder, "wwwroot/assets");
         var first = Directory.EnumerateFiles(assets, "index-*.js").Sum(Compressed);
         var all = Directory.EnumerateFiles(assets, "*.js").Sum(Compressed);
-        Print("script, gzip", $"hangar {first / 1000.0:F0} kB, with the bench {all / 1000.0:F0} kB");
+        Print("script, gzip", $"hangar {first / 1000.0:F0} kB, everything {all / 1000.0:F0} kB");
     }
 
     private static long Compressed(string file)

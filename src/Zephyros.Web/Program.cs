@@ -50,6 +50,10 @@ builder
     .AddJsonProtocol(json => SetupJson.Configure(json.PayloadSerializerOptions));
 builder.Services.AddOpenApi("v1", OpenApiQuantities.Describe);
 
+// The build runs this program to write the OpenAPI document; it must not touch any data then.
+var describes = Assembly.GetEntryAssembly()?.GetName().Name == "GetDocument.Insider";
+if (!describes)
+    builder.Services.AddHostedService<Opening>();
 var app = builder.Build();
 app.UseExceptionHandler();
 app.UseMiddleware<SecurityHeaders>();
@@ -84,8 +88,7 @@ app.MapHub<BenchHub>("/hub/bench");
 app.MapOpenApi();
 StartPage.Map(app);
 
-// The build runs this program to write the OpenAPI document; it must not touch any data then.
-if (Assembly.GetEntryAssembly()?.GetName().Name == "GetDocument.Insider")
+if (describes)
 {
     await app.RunAsync();
     return 0;
@@ -93,9 +96,6 @@ if (Assembly.GetEntryAssembly()?.GetName().Name == "GetDocument.Insider")
 
 try
 {
-    var store = app.Services.GetRequiredService<SetupStore>();
-    if (builder.Configuration.GetValue("demo", false))
-        DemoData.LoadIntoEmpty(store, Path.Combine(AppContext.BaseDirectory, "demo"));
     await app.StartAsync();
     await Console.Out.WriteLineAsync(
         string.Create(CultureInfo.InvariantCulture, $"Zephyros: {string.Join(' ', app.Urls)}")

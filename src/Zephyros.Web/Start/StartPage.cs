@@ -11,8 +11,9 @@ internal static class StartPage
     /// <summary>Maps the page, and says clearly when an address below /api is none.</summary>
     public static void Map(WebApplication app)
     {
-        app.MapFallback("/api/{**rest}", NoSuchEndpoint);
-        app.MapFallback(Page);
+        // After every endpoint. (The generator of endpoints does not know the order of MapFallback.)
+        app.Map("/api/{**rest}", NoSuchEndpoint).WithOrder(int.MaxValue - 1).ExcludeFromDescription();
+        app.Map("{*path:nonfile}", Page).WithOrder(int.MaxValue).ExcludeFromDescription();
     }
 
     private static IResult Page(HttpContext context, IWebHostEnvironment host)

@@ -1,0 +1,45 @@
+using Zephyros.Storage;
+
+namespace Zephyros.Web.Start;
+
+/// <summary>Opens the file, and fills it with demo data where that is wanted, while the host starts. Nothing counts as started before
+/// both are done.</summary>
+internal sealed class Opening(IServiceProvider services, IConfiguration configuration) : IHostedLifecycleService
+{
+    private Task opened = Task.CompletedTask;
+
+    /// <inheritdoc />
+    public Task StartingAsync(CancellationToken cancellationToken)
+    {
+        opened = Task.Run(Open, cancellationToken);
+        return Task.CompletedTask;
+    }
+
+    /// <inheritdoc />
+    public Task StartAsync(CancellationToken cancellationToken) => Task.CompletedTask;
+
+    /// <inheritdoc />
+    /// <exception cref="StoreException">The file, or a demo setup, cannot be read.</exception>
+    public Task StartedAsync(CancellationToken cancellationToken)
+    {
+        // The first request would wait until the endpoints are built.
+        _ = services.GetRequiredService<EndpointDataSource>().Endpoints.Count;
+        return opened;
+    }
+
+    /// <inheritdoc />
+    public Task StoppingAsync(CancellationToken cancellationToken) => Task.CompletedTask;
+
+    /// <inheritdoc />
+    public Task StopAsync(CancellationToken cancellationToken) => Task.CompletedTask;
+
+    /// <inheritdoc />
+    public Task StoppedAsync(CancellationToken cancellationToken) => Task.CompletedTask;
+
+    private void Open()
+    {
+        var store = services.GetRequiredService<SetupStore>();
+        if (configuration.GetValue("demo", false))
+            DemoData.LoadIntoEmpty(store, Path.Combine(AppContext.BaseDirectory, "demo"));
+    }
+}
