@@ -26,6 +26,9 @@ builder.WebHost.ConfigureKestrel(kestrel =>
 });
 builder.Logging.SetMinimumLevel(LogLevel.Warning);
 
+// What keeps the program from starting is said below, in a sentence.
+builder.Logging.AddFilter("Microsoft.Extensions.Hosting.Internal.Host", LogLevel.None);
+
 // A page that is open holds a stream; ending the program must not wait for it long.
 builder.Services.Configure<HostOptions>(host => host.ShutdownTimeout = TimeSpan.FromSeconds(2));
 builder.Services.AddSingleton(TimeProvider.System);
