@@ -5,6 +5,7 @@ using Zephyros.Core.Hands;
 using Zephyros.Core.Model;
 using Zephyros.Core.Model.Logic;
 using Zephyros.Core.Path;
+using Zephyros.Core.ReadyMade;
 using Zephyros.Core.Setups;
 using Zephyros.Core.Units;
 
@@ -98,12 +99,22 @@ internal static class CandidateFixes
                     $"without/{id}",
                     $"Board without {function.Label}",
                     "The function is taken off the board; its switch no longer starts a motor.",
-                    setup with
-                    {
-                        Board = setup.Board with { Functions = setup.Board.Functions.Remove(id) },
-                    }
+                    Without(setup, id)
                 );
     }
+
+    // What announces the function goes with it.
+    private static Setup Without(Setup setup, string id) =>
+        setup with
+        {
+            Board = setup.Board with { Functions = setup.Board.Functions.Remove(id) },
+            Model = setup.Model with
+            {
+                Announcements = setup.Model.Announcements.RemoveRange(
+                    setup.Model.Announcements.Where(a => a.Value.Function == id).Select(a => a.Key)
+                ),
+            },
+        };
 
     // The band that holds what the planned positions send and nothing else that the control sends.
     private static (Microseconds Low, Microseconds High)? AsPlanned(SignalPlan plan, BoardFunction function)
@@ -125,8 +136,8 @@ internal static class CandidateFixes
     {
         if (!held.Enabled || held.Value.Value > -90 || setup.Transmitter.StickOf(StickAxis.Throttle) is not { } stick)
             return null;
-        var condition = $"{id}-held";
-        if (setup.Model.Conditions.ContainsKey(condition) || condition.Length > 80)
+        var condition = Workshop.Free($"{id}-held", setup.Model.Conditions.ContainsKey);
+        if (condition.Length > 80)
             return null;
         var on = new HoldsTest { Condition = held.When };
         var low = new CompareTest

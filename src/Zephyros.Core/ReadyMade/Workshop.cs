@@ -124,7 +124,7 @@ internal sealed class Workshop(Setup setup)
     private static string Slug(string label) =>
         string.Join('-', label.ToLowerInvariant().Split([' ', ',', '.'], StringSplitOptions.RemoveEmptyEntries));
 
-    private static string Free(string wanted, Func<string, bool> taken)
+    internal static string Free(string wanted, Func<string, bool> taken)
     {
         var id = wanted;
         for (var n = 2; taken(id); n++)

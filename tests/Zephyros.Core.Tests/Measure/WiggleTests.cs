@@ -3,6 +3,7 @@ using Zephyros.Core.Measure;
 using Zephyros.Core.Model;
 using Zephyros.Core.Path;
 using Zephyros.Core.Setups;
+using Zephyros.Core.Wire;
 
 namespace Zephyros.Core.Tests.Measure;
 
@@ -134,6 +135,38 @@ public sealed class WiggleTests
                     );
                 }
             }
+    }
+
+    // A setup that says something else than what is seen is not right on one of its two sides: both ways to write that down explain it.
+    [Fact]
+    public void Each_way_to_write_down_what_is_seen_explains_it()
+    {
+        foreach (var real in StickOrder.All.Where(o => o != Demo.Plain.Board.Map))
+        {
+            WiggleSeen[] seen = [.. StickAxes.All.Select(a => Look(Wired(real, 0), a))];
+            var (sent, map) = (ChannelOrder.Of(Demo.Plain.Model, Demo.Plain.Transmitter)!.Value, Demo.Plain.Board.Map);
+            var fixes = WiggleFixes.Of(Demo.Plain, WiggleSolver.Solve(seen, sent, map));
+            Assert.Equal(2, fixes.Count);
+            foreach (var fix in fixes)
+            {
+                Assert.EndsWith("write that down.", fix.Words, StringComparison.Ordinal);
+                var after = fix.Edit!.ApplyTo(Demo.Plain).Setup!;
+                Assert.Equal(seen, StickAxes.All.Select(a => Look(after, a)));
+            }
+        }
+    }
+
+    [Fact]
+    public void With_separate_outputs_the_leads_can_be_moved()
+    {
+        // Sent are T A E R, read A E T R: the throttle of output 1 belongs into input 3, and the others move up.
+        var sent = StickOrder.Parse("TAER");
+        var setup = Wired(sent, 0) with { Wire = Demo.Plain.Wire with { Format = WireFormat.SeparatePulses } };
+        var answer = WiggleSolver.Solve([.. StickAxes.All.Select(a => Look(setup, a))], sent, setup.Board.Map);
+        Assert.Equal(
+            "At the receiver: move the lead of output 1 to input 3, move the lead of output 2 to input 1, move the lead of output 3 to input 2.",
+            WiggleFixes.Of(setup, answer).Single(f => f.Edit is null).Words
+        );
     }
 
     // What a pilot sees who moves one stick: the bar that changed, and which way.

@@ -1,9 +1,11 @@
 using System.Collections.Concurrent;
 using System.Runtime.CompilerServices;
+using Zephyros.Core.Board;
 using Zephyros.Core.Findings;
 using Zephyros.Core.Model;
 using Zephyros.Core.Path;
 using Zephyros.Core.Proof;
+using Zephyros.Core.Proof.Promises;
 using Zephyros.Core.Setups;
 using Zephyros.Core.Tests.Reference;
 using Zephyros.Core.Units;
@@ -28,6 +30,38 @@ public sealed class PromiseTests
             ["no-tuning-while-arming"],
             PromiseList.All.Select(p => p.Code).Except(ProofFaults.All.Values.Select(f => f.Caught)).Order()
         );
+    }
+
+    // No setup can plant it, so the watch is shown the moment itself.
+    [Fact]
+    public void Arming_while_tuning_would_be_seen()
+    {
+        var plan = SignalPlan.Compile(
+            Demo.Clean.WithFunction("lamp", f => f with { Kind = FunctionKind.AutomaticTune })
+        );
+        var watch = Assert.Single(new NoTuningWhileArming().Checks(plan)).Watch();
+        var board = BoardMachine.PowerUp(plan.Board);
+        Change Arming(ulong view, bool arms = true) =>
+            new(
+                new Situation(board, RadioState.Up, true, 0, default, default, false, 0),
+                MoveKind.Input,
+                default,
+                board with
+                {
+                    Armed = arms,
+                },
+                RadioState.Up,
+                false,
+                true,
+                new BoardView(view),
+                true,
+                0
+            );
+        Assert.Equal(0, watch.Next(0, Arming(plan.Board.ConflictBits, arms: false)));
+        Assert.False(watch.PremiseReached);
+        Assert.Equal(0, watch.Next(0, Arming(BoardView.LowBit)));
+        Assert.True(watch.PremiseReached);
+        Assert.Equal(Watch.Broken, watch.Next(0, Arming(plan.Board.ConflictBits)));
     }
 
     // The name of each case for which something is said, with what is said.

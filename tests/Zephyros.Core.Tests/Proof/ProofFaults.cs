@@ -170,6 +170,18 @@ internal static class ProofFaults
                 Clean.WithFunction("lamp", f => f with { Kind = FunctionKind.AutomaticTune, Aux = 1 }),
                 "can-fly"
             ),
+            ["throttle that is held up"] = (
+                Clean.WithStep("throttle", "held", new LimitStep { Order = 99, Low = new(-60) }),
+                "finding throttle-never-low"
+            ),
+            ["throttle times a dial"] = (
+                Clean.WithStep(
+                    "throttle",
+                    "times",
+                    new MultiplyStep { Order = 99, With = With(Hand("left-dial"), 50, 50) }
+                ),
+                "no-switch-adds-thrust"
+            ),
             ["the switch announces arming"] = (
                 Clean
                     .WithCondition("asked", At("left-shoulder", 2))
@@ -272,6 +284,20 @@ internal static class ProofFaults
                 .WithCondition("blends", At("right-front-inner", 2))
                 .WithAnnouncement("self-level", a => a with { When = "levels" })
                 .WithAnnouncement("blended", a => a with { When = "blends" }),
+            ["throttle held below its end"] = Clean.WithStep(
+                "throttle",
+                "held",
+                new LimitStep { Order = 99, High = new(80) }
+            ),
+            ["yaw at two rates"] = Clean.WithStep(
+                "yaw",
+                "times",
+                new MultiplyStep { Order = 99, With = With(Hand("right-shoulder"), 25, 75) }
+            ),
+            ["tuning on a switch of its own"] = Clean.WithFunction(
+                "lamp",
+                f => f with { Kind = FunctionKind.AutomaticTune }
+            ),
             ["a camera that is faster"] = Clean.InModel(m =>
                 m with
                 {

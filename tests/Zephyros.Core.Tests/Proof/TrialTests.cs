@@ -67,6 +67,39 @@ public sealed class TrialTests
         Assert.Equal((1750, 2100), (after.Low.Value, after.High.Value));
     }
 
+    // What the trade advises for each of these faults; nothing is offered that was not proven on a copy first.
+    [Theory]
+    [InlineData("receiver that holds", "loss-is-handled", "silent")]
+    [InlineData("cut without a latch", "safe-end-is-safe", "latch/cut")]
+    [InlineData("refusals that do not stand", "no-delayed-arming", "refusal-latches")]
+    [InlineData("guard against a raised throttle off", "throttle-low-at-arming", "guard-throttle")]
+    [InlineData("disarming only at low throttle", "stop-works", "disarm-at-once")]
+    [InlineData("stabilisation at zero throttle on a switch", "no-switch-adds-thrust", "without/blended")]
+    [InlineData("throttle cut on a mode switch", "no-leap", "without/blended")]
+    [InlineData("the switch announces arming", "changes-announced", "announce-by-report")]
+    public void A_broken_promise_is_offered_the_setting_that_keeps_it(string fault, string code, string fix)
+    {
+        var setup = ProofFaults.All[fault].Setup;
+        var promise = PromiseList.All.Single(p => p.Code == code);
+        var fixes = ProvenFixes.For(
+            setup,
+            promise,
+            new Dictionary<string, VerdictKind>(StringComparer.Ordinal) { ["can-fly"] = VerdictKind.Proven },
+            new ProofLimits(),
+            TestContext.Current.CancellationToken
+        );
+        Assert.Contains(fix, fixes.Select(f => f.Id));
+        Assert.All(
+            fixes,
+            f =>
+            {
+                var after = f.Edit.ApplyTo(setup).Setup!;
+                Assert.Equal(VerdictKind.Proven, Prove(after, code).Kind);
+                Assert.Equal(VerdictKind.Proven, Prove(after, "can-fly").Kind);
+            }
+        );
+    }
+
     private static PromiseVerdict Prove(Setup setup, string code) =>
         new Prover(SignalPlan.Compile(setup), new ProofLimits()).Prove(
             PromiseList.All.Single(p => p.Code == code),

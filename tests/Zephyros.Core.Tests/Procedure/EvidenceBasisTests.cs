@@ -1,0 +1,113 @@
+using Zephyros.Core.Air;
+using Zephyros.Core.Board;
+using Zephyros.Core.Hands;
+using Zephyros.Core.Measure;
+using Zephyros.Core.Model;
+using Zephyros.Core.Procedure;
+using Zephyros.Core.Setups;
+using Zephyros.Core.Units;
+using Zephyros.Core.Wire;
+
+namespace Zephyros.Core.Tests.Procedure;
+
+/// <summary>Evidence stands until something that it depends on is changed, and stands again when that is taken back.</summary>
+public sealed class EvidenceBasisTests
+{
+    private static readonly Setup Setup = Demo.Plain;
+
+    private static readonly MeasurementRecord Sticks = new()
+    {
+        Wiggles = [new WiggleSeen { Moved = StickAxis.Roll, Bar = StickAxis.Roll }],
+    };
+
+    private static readonly MeasurementRecord Arm = new()
+    {
+        Positions =
+        [
+            new PositionSeen
+            {
+                Control = "left-shoulder",
+                Setting = 2,
+                Channel = new ChannelNumber(5),
+                Value = new Microseconds(2012),
+            },
+        ],
+    };
+
+    private static readonly Dictionary<string, Setup> OnTheWay = new(StringComparer.Ordinal)
+    {
+        ["the transmitter's scale"] = Setup with { Transmitter = Setup.Transmitter with { Scale = PulseScale.Narrow } },
+        ["the board's map"] = Setup.WithBoard(b => b with { Map = StickOrder.Parse("TAER") }),
+        ["the board's spans"] = Setup.WithBoard(b =>
+            b with
+            {
+                Spans = b.Spans.Add("yaw", new ChannelSpan { Low = new(990), High = new(2010) }),
+            }
+        ),
+        ["the wire format"] = Setup with { Wire = Setup.Wire with { Format = WireFormat.Duplex } },
+        ["the channel of Pitch"] = Setup.WithChannel(
+            "pitch",
+            c => c with { Output = c.Output with { Low = new(-90) } }
+        ),
+    };
+
+    public static TheoryData<string> Parts => [.. OnTheWay.Keys];
+
+    [Theory]
+    [MemberData(nameof(Parts))]
+    public void A_measurement_is_stale_when_its_way_is_changed_and_says_which_part(string part)
+    {
+        var basis = EvidenceBasis.OfMeasurement(Setup, Sticks);
+        Assert.Equal([part], EvidenceBasis.Changed(OnTheWay[part], basis).Select(p => p.Name));
+        Assert.Empty(EvidenceBasis.Changed(Setup, basis));
+    }
+
+    [Fact]
+    public void What_is_not_on_the_way_of_what_was_measured_leaves_it_standing()
+    {
+        var other = Setup
+            .WithArm(f => f with { Low = new(1650) })
+            .WithControl("left-shoulder", c => c with { Alias = "Wing" })
+            .WithCondition("on", Build.At("left-shoulder", 2));
+        Assert.Empty(EvidenceBasis.Changed(other, EvidenceBasis.OfMeasurement(Setup, Sticks)));
+        // The arm channel counts only where it was measured.
+        var arm = Setup.WithChannel("arm", c => c with { Output = c.Output with { High = new(80) } });
+        Assert.Empty(EvidenceBasis.Changed(arm, EvidenceBasis.OfMeasurement(Setup, Sticks)));
+        Assert.Equal(
+            ["the channel of Arm"],
+            EvidenceBasis.Changed(arm, EvidenceBasis.OfMeasurement(Setup, Arm)).Select(p => p.Name)
+        );
+    }
+
+    [Fact]
+    public void A_channel_that_is_gone_makes_what_was_measured_on_it_stale()
+    {
+        var without = Setup.InModel(m => m with { Channels = m.Channels.Remove("arm") });
+        Assert.Equal(
+            ["the channel of Arm"],
+            EvidenceBasis.Changed(without, EvidenceBasis.OfMeasurement(Setup, Arm)).Select(p => p.Name)
+        );
+    }
+
+    [Fact]
+    public void A_bind_depends_on_who_speaks_to_whom_and_on_nothing_else()
+    {
+        var basis = EvidenceBasis.OfBind(Setup);
+        Assert.Empty(EvidenceBasis.Changed(OnTheWay["the board's map"], basis));
+        Assert.Equal(
+            ["the band", "the receiver's behaviour on a loss"],
+            EvidenceBasis
+                .Changed(
+                    Setup.WithAir(a =>
+                        a with
+                        {
+                            Frequency = new Megahertz(a.Frequency.Value + 10),
+                            OnLoss = ReceiverLoss.Hold,
+                        }
+                    ),
+                    basis
+                )
+                .Select(p => p.Name)
+        );
+    }
+}
