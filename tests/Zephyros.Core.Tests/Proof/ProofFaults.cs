@@ -295,7 +295,7 @@ internal static class ProofFaults
                 new MultiplyStep { Order = 99, With = With(Hand("right-shoulder"), 25, 75) }
             ),
             ["tuning on a switch of its own"] = Clean.WithFunction(
-                "lamp",
+                "beeper",
                 f => f with { Kind = FunctionKind.AutomaticTune }
             ),
             ["a camera that is faster"] = Clean.InModel(m =>

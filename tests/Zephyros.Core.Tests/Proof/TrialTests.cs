@@ -75,7 +75,6 @@ public sealed class TrialTests
     [InlineData("guard against a raised throttle off", "throttle-low-at-arming", "guard-throttle")]
     [InlineData("disarming only at low throttle", "stop-works", "disarm-at-once")]
     [InlineData("stabilisation at zero throttle on a switch", "no-switch-adds-thrust", "without/blended")]
-    [InlineData("throttle cut on a mode switch", "no-leap", "without/blended")]
     [InlineData("the switch announces arming", "changes-announced", "announce-by-report")]
     public void A_broken_promise_is_offered_the_setting_that_keeps_it(string fault, string code, string fix)
     {
