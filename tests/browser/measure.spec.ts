@@ -223,11 +223,21 @@ test('a real board is measured by typing what it shows, step by step', async ({ 
   await expect(page.getByRole('rowgroup', { name: 'Channel 1', exact: true })).not.toContainText('would tell');
   await expect(page.getByRole('rowgroup', { name: 'Channel 4', exact: true })).toContainText('as planned');
 
+  // Recorded, it can be put back on the table as long as it stands.
+  await page.getByRole('tab', { name: 'Measure' }).click();
+  await page.getByRole('button', { name: 'Record this measurement' }).click();
+  await expect(page.getByText('stands', { exact: true })).toBeVisible();
+  await page.getByRole('button', { name: 'Clear' }).click();
+  await expect(page.getByText('roll arrives as pitch, the wrong way')).toHaveCount(0);
+  await page.getByRole('button', { name: 'Put on the table again' }).click();
+  await expect(page.getByText('roll arrives as pitch, the wrong way')).toBeVisible();
+
   // What is changed on the way makes it stale, also where it is recorded later.
   await page.getByRole('tab', { name: 'Settings' }).click();
   await page.getByLabel('Map: reads channels 1 to 4 as').selectOption('TAER');
   await page.getByRole('tab', { name: 'Measure' }).click();
   await expect(page.getByText('Measure again before you correct anything else')).toBeVisible();
   await page.getByRole('button', { name: 'Record this measurement' }).click();
-  await expect(page.getByText("stale: changed since is the board's map")).toBeVisible();
+  await expect(page.getByText("stale: changed since is the board's map")).toHaveCount(2);
+  await expect(page.getByRole('button', { name: 'Put on the table again' })).toHaveCount(0);
 });

@@ -58,6 +58,10 @@ public sealed record FlightBoard
     public ImmutableDictionary<string, Microseconds> Wander { get; init; } =
         ImmutableDictionary<string, Microseconds>.Empty;
 
+    /// <summary>How this board names the spans that it is told.</summary>
+    [Description("How the board names the spans that it is told.")]
+    public SpanNumbering SpanNumbering { get; init; }
+
     /// <summary>Below this, after scaling, the board takes the throttle for low. The limit itself is not low.</summary>
     [Description("Below this value the board takes the throttle for low, in microseconds.")]
     [Range(880, 1500)]

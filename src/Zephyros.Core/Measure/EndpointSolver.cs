@@ -141,6 +141,7 @@ public static class EndpointSolver
             board.Map.ChannelOf(axis),
             raw,
             span,
+            board.SpanNumbering.NameOf(board.Map, axis),
             ends,
             Effect(board, axis, shown),
             Effect(board, axis, Through(raw, span.Scale)),

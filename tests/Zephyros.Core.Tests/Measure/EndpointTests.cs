@@ -3,6 +3,7 @@ using MathNet.Numerics;
 using Zephyros.Core.Board;
 using Zephyros.Core.Hands;
 using Zephyros.Core.Measure;
+using Zephyros.Core.Model;
 using Zephyros.Core.Path;
 using Zephyros.Core.Setups;
 using Zephyros.Core.Units;
@@ -24,6 +25,18 @@ public sealed class EndpointTests
         // The limit of 1015 µs lies 28 µs above the low end as it is.
         Assert.Equal(28, answer.ThrottleLost.Value);
         Assert.Equal(CorrectionPlace.Board, answer.Advised);
+    }
+
+    // The numbers are those of the channels that the board reads the sticks from, not of a list of axes.
+    [Theory]
+    [InlineData(SpanNumbering.Axis, "span of roll, span of pitch, span of throttle, span of yaw")]
+    [InlineData(SpanNumbering.Channel, "span 2, span 3, span 1, span 4")]
+    [InlineData(SpanNumbering.ChannelFromZero, "span 1, span 2, span 0, span 3")]
+    public void Spans_are_named_as_the_board_names_them(SpanNumbering numbering, string names)
+    {
+        var setup = Demo.Plain.WithBoard(b => b with { Map = StickOrder.Parse("TAER"), SpanNumbering = numbering });
+        var answer = EndpointSolver.Solve(setup, All(987, 1500, 2011));
+        Assert.Equal(names, string.Join(", ", answer.Channels.Select(c => c.SpanName)));
     }
 
     // Common practice, no source: on the wide scale 1000 to 2000 µs is -97.66 to +97.66 %; steps of 0.1 leave 0.2 µs.

@@ -108,12 +108,13 @@ public sealed class WiggleTests
         return setup;
     }
 
-    // One fix, in any place, and every stick moves its own bar the right way.
+    // One fix, in any place, and every stick moves its own bar the right way; all directions where there is time.
     [Fact]
     public void Each_fix_puts_order_and_directions_right_at_once()
     {
+        var apart = Iterations.Of(1) > 1 ? 1 : 10;
         foreach (var sent in StickOrder.All)
-            for (var reversed = 0; reversed < 16; reversed += 5)
+            for (var reversed = 0; reversed < 16; reversed += apart)
             {
                 var setup = Wired(sent, reversed);
                 var answer = WiggleSolver.Solve([.. StickAxes.All.Select(a => Look(setup, a))], sent, setup.Board.Map);

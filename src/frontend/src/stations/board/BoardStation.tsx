@@ -139,6 +139,16 @@ function SettingsPart({ setup, view, changes }: Omit<Props, 'id'>) {
           max={100}
           onCommit={(v) => put(`Expo ${v} %`, ['expo'], v)}
         />
+        <SelectField
+          label="It names spans"
+          value={board.spanNumbering ?? 'axis'}
+          options={[
+            { value: 'axis', label: 'by axis' },
+            { value: 'channel', label: 'by channel, from 1' },
+            { value: 'channel-from-zero', label: 'by channel, from 0' },
+          ]}
+          onChange={(v) => put('How the board names its spans', ['spanNumbering'], v)}
+        />
       </div>
       <GuardFields guards={board.guards ?? {}} put={put} />
       <LossFields loss={board.loss ?? {}} put={put} />

@@ -1,7 +1,7 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { answer, api } from '../../api/client';
 import { measurementsQuery } from '../../api/queries';
-import type { MeasurementView, Setup, SetupView, StickAxis } from '../../api/types';
+import type { MeasurementRecord, MeasurementView, Setup, SetupView, StickAxis } from '../../api/types';
 import type { Changes } from '../../setup/useChanges';
 import { Button } from '../../ui/Button';
 import { ChoiceField } from '../../ui/ChoiceField';
@@ -127,12 +127,23 @@ export function MeasurePart({ id, setup, view, changes }: Props) {
         stale={staleSwitches}
         onSee={measured.amendSwitches}
       />
-      <Recorded kept={kept} />
+      <Recorded
+        kept={kept}
+        onTake={({ wiggles = [], sweeps = {}, positions = [], simulated }) =>
+          measured.take(simulated ? 'bench' : 'board', { wiggles, sweeps, positions })
+        }
+      />
     </>
   );
 }
 
-function Recorded({ kept }: { kept: readonly MeasurementView[] }) {
+interface RecordedProps {
+  kept: readonly MeasurementView[];
+  /** Puts a measurement that still stands on the table again. */
+  onTake: (record: MeasurementRecord) => void;
+}
+
+function Recorded({ kept, onTake }: RecordedProps) {
   return (
     <section aria-labelledby="measured" className="mb-6">
       <h2 id="measured" className="text-lg font-bold">
@@ -140,7 +151,7 @@ function Recorded({ kept }: { kept: readonly MeasurementView[] }) {
       </h2>
       <ul>
         {kept.map((made) => (
-          <li key={made.id} className="flex flex-wrap gap-x-4 border-b border-hair py-1.5">
+          <li key={made.id} className="flex flex-wrap items-center gap-x-4 border-b border-hair py-1.5">
             <time className="font-bold" dateTime={made.takenAt}>
               {new Date(made.takenAt).toLocaleString()}
             </time>
@@ -152,6 +163,7 @@ function Recorded({ kept }: { kept: readonly MeasurementView[] }) {
             <b className={made.changed.length > 0 ? 'text-rust' : 'text-moss'}>
               {made.changed.length > 0 ? `stale: changed since is ${made.changed.join(', ')}` : 'stands'}
             </b>
+            {made.changed.length === 0 && <Button onClick={() => onTake(made.record)}>Put on the table again</Button>}
           </li>
         ))}
       </ul>

@@ -68,6 +68,13 @@ export function MeasuredWays({ id }: { id: string }) {
           <p>{error.message}</p>
         </Notice>
       )}
+      {read > 0 && (measured.staleSticks || measured.staleSwitches) && (
+        <div className="mb-2">
+          <Notice title="The board was read before something on the way was changed">
+            <p>Where it is compared with the plan as it is now, the change shows as well. Measure again.</p>
+          </Notice>
+        </div>
+      )}
       {data?.problem && (
         <div className="mb-2">
           <Notice title="The recording does not tell everything">

@@ -174,7 +174,7 @@ function Answer({ view, changes, stale }: { view: EndpointView; changes: Changes
       place: 'board',
       name: 'At the board',
       edit: view.atBoard,
-      figures: (c: ChannelTravel) => `span ${figure(c.span.low, 0)} to ${figure(c.span.high, 0)} µs`,
+      figures: (c: ChannelTravel) => `${c.spanName}, ${figure(c.span.low, 0)} to ${figure(c.span.high, 0)} µs`,
     },
     { place: 'transmitter', name: 'At the transmitter', edit: view.atTransmitter, figures: ends },
     { place: 'both', name: 'Ends there, the rest at the board', edit: view.atBoth, figures: ends },
