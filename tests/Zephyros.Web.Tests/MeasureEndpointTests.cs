@@ -80,15 +80,7 @@ public sealed class MeasureEndpointTests : IAsyncDisposable
     [Fact]
     public async Task A_recording_of_the_wire_is_measured_and_compared_with_plan_and_board()
     {
-        var recording = await SendAsync(client, HttpMethod.Get, $"{Sandpiper}/recording?measuring=true");
-        using var content = new ByteArrayContent(
-            await recording.Content.ReadAsByteArrayAsync(TestContext.Current.CancellationToken)
-        );
-        content.Headers.ContentType = new("application/octet-stream");
-        var capture = await JsonAsync(
-            await client.PostAsync($"{Sandpiper}/captures", content, TestContext.Current.CancellationToken)
-        );
-        var id = (string)capture["id"]!;
+        var id = await CaptureAsync("sandpiper");
         var view = await JsonAsync(await SendAsync(client, HttpMethod.Get, $"{Sandpiper}/captures/{id}/measurement"));
         Assert.Equal(
             ("", 4, 14),
@@ -116,6 +108,21 @@ public sealed class MeasureEndpointTests : IAsyncDisposable
                 ).StatusCode,
             ]
         );
+    }
+
+    // Gannet's transmitter has other ends than Sandpiper's, and its yaw runs the other way: recorded in Sandpiper's name, that shows.
+    [Fact]
+    public async Task A_recording_of_another_transmitter_parts_before_the_wire()
+    {
+        var id = await CaptureAsync("gannet");
+        var nothing = """{"wiggles":[],"sweeps":{},"positions":[]}""";
+        var compared = await JsonAsync(
+            await SendAsync(client, HttpMethod.Post, $"{Sandpiper}/measured-ways?capture={id}", nothing)
+        );
+        var parted = compared["channels"]!.AsArray().Where(c => c!["parts"] is not null).ToArray();
+        Assert.NotEmpty(parted);
+        Assert.All(parted, c => Assert.Equal("air", (string)c!["parts"]!));
+        Assert.Contains(parted, c => ((string)c!["why"]!).Contains("on the wire", StringComparison.OrdinalIgnoreCase));
     }
 
     [Fact]
@@ -163,6 +170,20 @@ public sealed class MeasureEndpointTests : IAsyncDisposable
         );
         var list = await JsonAsync(await SendAsync(client, HttpMethod.Get, $"{Sandpiper}/measurements"));
         Assert.Empty(Assert.Single(list.AsArray())!["changed"]!.AsArray());
+    }
+
+    // The simulated receiver of a craft, recorded while it is measured, and recognised for Sandpiper.
+    private async Task<string> CaptureAsync(string craft)
+    {
+        var recording = await SendAsync(client, HttpMethod.Get, $"/api/setups/{craft}/recording?measuring=true");
+        using var content = new ByteArrayContent(
+            await recording.Content.ReadAsByteArrayAsync(TestContext.Current.CancellationToken)
+        );
+        content.Headers.ContentType = new("application/octet-stream");
+        var capture = await JsonAsync(
+            await client.PostAsync($"{Sandpiper}/captures", content, TestContext.Current.CancellationToken)
+        );
+        return (string)capture["id"]!;
     }
 
     private async Task<string> ChangesAsync(string record) =>
