@@ -8,7 +8,8 @@ export default defineConfig({
   testDir: '.',
   outputDir: '../../artifacts/browser-tests',
   // Each worker has an application of its own (see fixtures.ts), so files may run beside each other.
-  workers: 2,
+  // Some wait for sticks to rest, so there are more workers than cores.
+  workers: 3,
   fullyParallel: false,
   // Long enough for a machine that somebody else is using as well.
   timeout: 300_000,
