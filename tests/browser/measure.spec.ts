@@ -166,7 +166,7 @@ test('what the board shows is typed in, and the ends are put right in one place'
   await pitch.getByLabel('Highest').fill('1890');
   await page.getByRole('button', { name: 'Work it out' }).click();
   const board = page.getByRole('listitem', { name: 'At the board', exact: true });
-  await expect(board).toContainText('pitch, channel 3: span 1100 to 1890 µs');
+  await expect(board).toContainText('span of pitch: 1100 to 1890 µs');
   await page.getByRole('button', { name: 'Record this measurement' }).click();
   await expect(page.getByText('stands', { exact: true })).toBeVisible();
   await board.getByRole('button', { name: 'Spans at the board' }).click();

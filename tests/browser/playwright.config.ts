@@ -8,8 +8,7 @@ export default defineConfig({
   testDir: '.',
   outputDir: '../../artifacts/browser-tests',
   // Each worker has an application of its own (see fixtures.ts), so files may run beside each other.
-  // Some wait for sticks to rest, so there are more workers than cores.
-  workers: 3,
+  workers: 2,
   fullyParallel: false,
   // Long enough for a machine that somebody else is using as well.
   timeout: 300_000,

@@ -16,8 +16,9 @@ public static class SpanNumberings
         var channel = map.ChannelOf(axis).Value;
         return numbering switch
         {
-            SpanNumbering.Channel => $"span {channel.ToString(CultureInfo.InvariantCulture)}",
-            SpanNumbering.ChannelFromZero => $"span {(channel - 1).ToString(CultureInfo.InvariantCulture)}",
+            SpanNumbering.Channel => $"span {channel.ToString(CultureInfo.InvariantCulture)} ({axis.Word()})",
+            SpanNumbering.ChannelFromZero =>
+                $"span {(channel - 1).ToString(CultureInfo.InvariantCulture)} ({axis.Word()})",
             _ => $"span of {axis.Word()}",
         };
     }

@@ -30,8 +30,8 @@ public sealed class EndpointTests
     // The numbers are those of the channels that the board reads the sticks from, not of a list of axes.
     [Theory]
     [InlineData(SpanNumbering.Axis, "span of roll, span of pitch, span of throttle, span of yaw")]
-    [InlineData(SpanNumbering.Channel, "span 2, span 3, span 1, span 4")]
-    [InlineData(SpanNumbering.ChannelFromZero, "span 1, span 2, span 0, span 3")]
+    [InlineData(SpanNumbering.Channel, "span 2 (roll), span 3 (pitch), span 1 (throttle), span 4 (yaw)")]
+    [InlineData(SpanNumbering.ChannelFromZero, "span 1 (roll), span 2 (pitch), span 0 (throttle), span 3 (yaw)")]
     public void Spans_are_named_as_the_board_names_them(SpanNumbering numbering, string names)
     {
         var setup = Demo.Plain.WithBoard(b => b with { Map = StickOrder.Parse("TAER"), SpanNumbering = numbering });

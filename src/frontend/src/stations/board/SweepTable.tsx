@@ -174,7 +174,7 @@ function Answer({ view, changes, stale }: { view: EndpointView; changes: Changes
       place: 'board',
       name: 'At the board',
       edit: view.atBoard,
-      figures: (c: ChannelTravel) => `${c.spanName}, ${figure(c.span.low, 0)} to ${figure(c.span.high, 0)} µs`,
+      figures: (c: ChannelTravel) => `${c.spanName}: ${figure(c.span.low, 0)} to ${figure(c.span.high, 0)} µs`,
     },
     { place: 'transmitter', name: 'At the transmitter', edit: view.atTransmitter, figures: ends },
     { place: 'both', name: 'Ends there, the rest at the board', edit: view.atBoth, figures: ends },
@@ -236,9 +236,7 @@ function Answer({ view, changes, stale }: { view: EndpointView; changes: Changes
                 {edit.title}
               </Button>
             </p>
-            <p className="text-sm">
-              {found.channels.map((c) => `${c.axis}, channel ${c.channel}: ${figures(c)}`).join(' · ')}
-            </p>
+            <p className="text-sm">{found.channels.map(figures).join(' · ')}</p>
           </li>
         ))}
       </ul>
@@ -246,10 +244,11 @@ function Answer({ view, changes, stale }: { view: EndpointView; changes: Changes
   );
 }
 
-function ends({ ends: fit }: ChannelTravel): string {
-  if (!fit) return 'no channel of its own';
+function ends({ axis, channel, ends: fit }: ChannelTravel): string {
+  const name = `${axis}, channel ${channel}:`;
+  if (!fit) return `${name} no channel of its own`;
   const percent = [fit.low, fit.centre, fit.high].map((p) => figure(p, 2)).join(' / ');
-  return `${percent} %${fit.withinReach ? '' : ', beyond reach'}, ${figure(fit.residual, 2)} µs left`;
+  return `${name} ${percent} %${fit.withinReach ? '' : ', beyond reach'}, ${figure(fit.residual, 2)} µs left`;
 }
 
 /** What the travel does in the air. */
