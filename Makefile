@@ -10,7 +10,7 @@ CONFIGURATION := Release
 export DOTNET_CLI_TELEMETRY_OPTOUT := 1
 export DOTNET_NOLOGO := 1
 
-.PHONY: help demo app test test-deep bench shots captures schema restore format clean
+.PHONY: help demo app test test-deep bench shots captures schema restore nuget format clean
 
 help:
 	@echo "make demo       build, and start on http://127.0.0.1:$(PORT) with demo data (PORT=, DATA=)"
@@ -32,7 +32,9 @@ app: restore
 	npm run --silent types
 	npm run --silent build
 
-restore: node_modules/.package-lock.json
+restore: nuget node_modules/.package-lock.json
+
+nuget:
 	dotnet restore Zephyros.slnx --locked-mode -v quiet
 	dotnet tool restore > /dev/null
 

@@ -76,7 +76,6 @@ async function serverBuild() {
     '-v',
     'quiet',
   ]);
-  await check('C# format', 'dotnet', ['csharpier', 'check', '.']);
 }
 
 async function serverSuites() {
@@ -87,7 +86,7 @@ async function serverSuites() {
 }
 
 async function interfaceSide() {
-  for (const script of ['check:format', 'check:lint', 'check:types', 'check:unused'])
+  for (const script of ['check:lint', 'check:types', 'check:unused'])
     await check(`interface ${script}`, 'npm', ['run', '--silent', script]);
   const report = ['--reporter=json', `--outputFile=../../${RESULTS}/units.json`];
   await suite('interface units', 'npx', ['vitest', 'run', '--root', 'src/frontend', ...report], () => {
@@ -104,10 +103,14 @@ async function browserSuite() {
   });
 }
 
-await need('packages', 'make', ['restore']);
+await need('packages', 'make', ['-j2', 'restore']);
 await need('browser', 'node', ['tools/ensure-chromium.mjs']);
 await need('outside references', 'node', ['tools/ensure-references.mjs']);
-await need('application', 'make', ['app']);
+await Promise.all([
+  need('application', 'make', ['app']),
+  check('C# format', 'dotnet', ['csharpier', 'check', '.']),
+  check('interface format', 'npm', ['run', '--silent', 'check:format']),
+]);
 // The two sides share nothing but the machine's two cores.
 await Promise.all([serverBuild().then(serverSuites), interfaceSide().then(browserSuite)]);
 
