@@ -52,7 +52,7 @@ export function MeasurePart({ id, setup, view, changes }: Props) {
       ),
     onSuccess: () => client.invalidateQueries({ queryKey: measurementsQuery(id).queryKey }),
   });
-  const { sticks, switches, staleSticks, staleSwitches } = measured;
+  const { sticks, switches, sticksStand, switchesStand } = measured;
   return (
     <>
       <p className="mb-3 max-w-[75ch] text-soft">
@@ -92,7 +92,7 @@ export function MeasurePart({ id, setup, view, changes }: Props) {
           <Notice title={(keep.error ?? simulate.error)!.message} />
         </div>
       )}
-      {(staleSticks || staleSwitches) && (
+      {(sticksStand.changed || switchesStand.changed) && (
         <div className="mb-3">
           <Notice title="Measure again before you correct anything else">
             <p>Something between the sticks and the board&apos;s bars was changed after this was measured.</p>
@@ -104,7 +104,7 @@ export function MeasurePart({ id, setup, view, changes }: Props) {
         axes={AXES}
         seen={sticks.wiggles}
         changes={changes}
-        stale={staleSticks}
+        stale={sticksStand.blocked}
         onSee={(axis, seen) => {
           const others = Object.entries(sticks.wiggles).filter(([moved]) => moved !== axis);
           measured.amendSticks({ wiggles: Object.fromEntries(seen ? [...others, [axis, seen]] : others) });
@@ -115,7 +115,7 @@ export function MeasurePart({ id, setup, view, changes }: Props) {
         axes={AXES}
         sweeps={sticks.sweeps}
         changes={changes}
-        stale={staleSticks}
+        stale={sticksStand.blocked}
         onSweep={(changed) => measured.amendSticks({ sweeps: { ...sticks.sweeps, ...changed } })}
       />
       <SwitchTable
@@ -124,7 +124,7 @@ export function MeasurePart({ id, setup, view, changes }: Props) {
         rows={view.measuredRows}
         seen={switches.positions}
         changes={changes}
-        stale={staleSwitches}
+        stale={switchesStand.blocked}
         onSee={measured.amendSwitches}
       />
       <Recorded

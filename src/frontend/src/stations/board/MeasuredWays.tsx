@@ -68,7 +68,7 @@ export function MeasuredWays({ id }: { id: string }) {
           <p>{error.message}</p>
         </Notice>
       )}
-      {read > 0 && (measured.staleSticks || measured.staleSwitches) && (
+      {read > 0 && (measured.sticksStand.changed || measured.switchesStand.changed) && (
         <div className="mb-2">
           <Notice title="The board was read before something on the way was changed">
             <p>Where it is compared with the plan as it is now, the change shows as well. Measure again.</p>

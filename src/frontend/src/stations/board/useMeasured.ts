@@ -55,8 +55,8 @@ export function useMeasured(id: string) {
     simulated: (hasSticks && sticks.from === 'bench') || (hasSwitches && switches.from === 'bench'),
     /** The revision that all of it, at the earliest, was taken on. */
     revision: Math.min(hasSticks ? sticks.revision : revision, hasSwitches ? switches.revision : revision),
-    staleSticks: useStale(id, revision, hasSticks ? sticks.revision : revision, ofSticks),
-    staleSwitches: useStale(id, revision, hasSwitches ? switches.revision : revision, ofSwitches),
+    sticksStand: useStanding(id, revision, hasSticks ? sticks.revision : revision, ofSticks),
+    switchesStand: useStanding(id, revision, hasSwitches ? switches.revision : revision, ofSwitches),
     /** Takes new readings; what they do not speak of stays. */
     take: (from: From, taken: BoardReadings) => {
       if (taken.wiggles.length + Object.keys(taken.sweeps).length > 0)
@@ -80,9 +80,17 @@ export function useMeasured(id: string) {
   };
 }
 
-/** Whether something on the measured way was changed after a revision: the server says so. Until it has, nothing is taken to stand. */
-function useStale(id: string, now: number, taken: number, record: MeasurementRecord): boolean {
-  const { data } = useQuery({
+/** Whether a measurement still holds. */
+interface Standing {
+  /** Something on the measured way was changed after it. */
+  changed: boolean;
+  /** True while nothing may be corrected by it: also until the server has said that nothing was changed. */
+  blocked: boolean;
+}
+
+/** Whether something on the measured way was changed after a revision; the server says so. */
+function useStanding(id: string, now: number, taken: number, record: MeasurementRecord): Standing {
+  const { data, isError } = useQuery({
     queryKey: ['setup', id, 'measurement-changes', taken, now, record],
     queryFn: () =>
       answer(
@@ -94,5 +102,6 @@ function useStale(id: string, now: number, taken: number, record: MeasurementRec
     enabled: taken !== now,
     retry: false,
   });
-  return taken !== now && data?.length !== 0;
+  if (taken === now) return { changed: false, blocked: false };
+  return { changed: isError || (data?.length ?? 0) > 0, blocked: data?.length !== 0 };
 }
