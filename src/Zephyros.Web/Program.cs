@@ -56,9 +56,17 @@ builder.Services.AddOpenApi("v1", OpenApiQuantities.Describe);
 // The build runs this program to write the OpenAPI document; it must not touch any data then.
 var describes = Assembly.GetEntryAssembly()?.GetName().Name == "GetDocument.Insider";
 if (!describes)
-    builder.Services.AddHostedService<Opening>();
+    builder.Services.AddSingleton<Opening>().AddHostedService(services => services.GetRequiredService<Opening>());
 var app = builder.Build();
 app.UseExceptionHandler();
+if (!describes)
+    app.Use(
+        async (context, next) =>
+        {
+            await app.Services.GetRequiredService<Opening>().Opened;
+            await next(context);
+        }
+    );
 app.UseMiddleware<SecurityHeaders>();
 app.UseMiddleware<LocalGuard>();
 app.UseStaticFiles(

@@ -6,12 +6,13 @@ namespace Zephyros.Web.Start;
 /// both are done.</summary>
 internal sealed class Opening(IServiceProvider services, IConfiguration configuration) : IHostedLifecycleService
 {
-    private Task opened = Task.CompletedTask;
+    /// <summary>Done once the file is open and filled; what asks for it earlier waits.</summary>
+    public Task Opened { get; private set; } = Task.CompletedTask;
 
     /// <inheritdoc />
     public Task StartingAsync(CancellationToken cancellationToken)
     {
-        opened = Task.Run(Open, cancellationToken);
+        Opened = Task.Run(Open, cancellationToken);
         return Task.CompletedTask;
     }
 
@@ -24,7 +25,7 @@ internal sealed class Opening(IServiceProvider services, IConfiguration configur
     {
         // The first request would wait until the endpoints are built.
         _ = services.GetRequiredService<EndpointDataSource>().Endpoints.Count;
-        return opened;
+        return Opened;
     }
 
     /// <inheritdoc />
