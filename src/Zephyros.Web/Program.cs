@@ -60,13 +60,7 @@ if (!describes)
 var app = builder.Build();
 app.UseExceptionHandler();
 if (!describes)
-    app.Use(
-        async (context, next) =>
-        {
-            await app.Services.GetRequiredService<Opening>().Opened;
-            await next(context);
-        }
-    );
+    app.Use(app.Services.GetRequiredService<Opening>().HoldAsync);
 app.UseMiddleware<SecurityHeaders>();
 app.UseMiddleware<LocalGuard>();
 app.UseStaticFiles(

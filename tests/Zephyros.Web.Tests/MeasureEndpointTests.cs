@@ -139,6 +139,7 @@ public sealed class MeasureEndpointTests : IAsyncDisposable
                 ("""{"kind":"sticks","readings":[{"values":[3000]}]}""", "/readings/0/values/0"),
                 ("""{"kind":"sticks","readings":[{"values":[1510]}]}""", "/readings/0/values/0"),
                 ("""{"kind":"switches","readings":[{"values":[1000,1000,1000]}]}""", "/readings/0/values"),
+                ("""{"kind":"none","readings":[]}""", "/kind"),
             }
         )
         {

@@ -89,8 +89,10 @@ test('with both hands on the transmitter, order, direction and ends of a craft a
   await expect(wrong("The sticks do not use the board's travel")).toHaveCount(0);
 });
 
-test('the keyboard alone measures sticks and switches', async ({ craft }) => {
-  const page = await craft('wren', 'board?part=measure');
+test('the keyboard alone measures the sticks of a craft and puts order, direction and ends right', async ({
+  craft,
+}) => {
+  const page = await craft('gannet', 'board?part=measure');
   const routine = page.getByRole('group', { name: 'Guided routine' });
   // A key that is held repeats; a stick with a spring comes back when it is let go.
   const hold = async (key: string) => {
@@ -113,7 +115,20 @@ test('the keyboard alone measures sticks and switches', async ({ craft }) => {
     await page.keyboard.up(other);
   }
   await expect(page.getByText('Everything is known.')).toBeVisible();
+  const wrong = (title: string) => page.getByRole('article').filter({ hasText: title });
+  await page.getByRole('button', { name: 'Board reads T A R E; Yaw runs straight again' }).press('Enter');
+  await expect(wrong('Pitch arrives as yaw')).toHaveCount(0);
+  await expect(wrong('Yaw runs the wrong way')).toHaveCount(0);
+  await page.getByRole('button', { name: 'Read all at once' }).press('Enter');
+  await expect(page.getByText('Order and directions are right.')).toBeVisible();
+  await page.getByRole('button', { name: 'Work it out' }).press('Enter');
+  await page.getByRole('button', { name: 'Ends at the transmitter', exact: true }).press('Enter');
+  await expect(wrong("The sticks do not use the board's travel")).toHaveCount(0);
+});
 
+test('the keyboard alone measures the switches', async ({ craft }) => {
+  const page = await craft('wren', 'board?part=measure');
+  const routine = page.getByRole('group', { name: 'Guided routine' });
   await page.getByRole('button', { name: 'Measure the switches, guided' }).press('Enter');
   await page.keyboard.press('Control+.');
   for (const [words, key] of [

@@ -62,12 +62,23 @@ public sealed class MeasuredWays
                 null,
                 planned.Length > 0 ? planned : "No stick or switch moves it alone, so it is not compared."
             );
-        TruthPoint[] points =
-        [
-            .. here.Select(p => new TruthPoint(p.Name, p.Sent, p.Wire, p.Board, Parting(number, p)?.Parts)),
-        ];
-        var parted = Arrival(number) ?? here.Select(p => Parting(number, p)).OfType<Parted>().MinBy(p => p.Parts);
-        return new(number, label, points, parted?.Parts, parted?.Why ?? planned);
+        var judged = here.Select(p => (Place: p, Parted: Parting(number, p))).ToArray();
+        var first = Arrival(number) ?? judged.Select(j => j.Parted).OfType<Parted>().MinBy(p => p.Parts);
+        return new(
+            number,
+            label,
+            [
+                .. judged.Select(j => new TruthPoint(
+                    j.Place.Name,
+                    j.Place.Sent,
+                    j.Place.Wire,
+                    j.Place.Board,
+                    j.Parted?.Parts
+                )),
+            ],
+            first?.Parts,
+            first?.Why ?? planned
+        );
     }
 
     // Which bar answers a stick, and which way, is decided before any value.

@@ -25,13 +25,19 @@ public sealed class TypedRoutine
         // Nobody read anything yet. An end of a bar lies far from its middle; no channel is at 0, so any first value counts.
         bars = StickAxes.All.ToDictionary(a => a, _ => Microseconds.Neutral);
         channels = new Microseconds[plan.CreateValues().Received.Length];
-        routine = kind == RoutineKind.Switches ? new SwitchRoutine(plan, Shown(), now) : new StickRoutine(Shown(), now);
+        routine = kind switch
+        {
+            RoutineKind.Sticks => new StickRoutine(Shown(), now),
+            RoutineKind.Switches => new SwitchRoutine(plan, Shown(), now),
+            _ => throw new ArgumentOutOfRangeException(nameof(kind), kind, "It measures sticks or switches."),
+        };
     }
 
     /// <summary>Where a routine stands after these readings.</summary>
     /// <param name="plan">The setup that is measured.</param>
-    /// <param name="kind">The routine; <see cref="RoutineKind.None"/> is taken for the sticks.</param>
+    /// <param name="kind">The routine.</param>
     /// <param name="readings">What was typed, the first first.</param>
+    /// <exception cref="ArgumentOutOfRangeException">The kind is <see cref="RoutineKind.None"/>.</exception>
     public static TypedAnswer After(SignalPlan plan, RoutineKind kind, IReadOnlyList<TypedReading> readings)
     {
         var typed = new TypedRoutine(plan, kind);

@@ -101,6 +101,8 @@ internal static class MeasureEndpoints
 
     private static IResult Typed(TypedRoutineRequest asked, Setup setup)
     {
+        if (asked.Kind == RoutineKind.None)
+            return Problem.Invalid("No such routine", [new SetupProblem("/kind", "It measures sticks or switches.")]);
         var answer = TypedRoutine.After(SignalPlan.Compile(setup), asked.Kind, asked.Readings);
         return answer.Problem is { } wrong
             ? Problem.Invalid("This cannot have been read", [wrong])

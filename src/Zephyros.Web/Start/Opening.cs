@@ -6,13 +6,19 @@ namespace Zephyros.Web.Start;
 /// both are done.</summary>
 internal sealed class Opening(IServiceProvider services, IConfiguration configuration) : IHostedLifecycleService
 {
-    /// <summary>Done once the file is open and filled; what asks for it earlier waits.</summary>
-    public Task Opened { get; private set; } = Task.CompletedTask;
+    private Task opened = Task.CompletedTask;
+
+    /// <summary>Lets a request that comes early wait, so that it does not find an empty hangar.</summary>
+    public async Task HoldAsync(HttpContext context, RequestDelegate next)
+    {
+        await opened;
+        await next(context);
+    }
 
     /// <inheritdoc />
     public Task StartingAsync(CancellationToken cancellationToken)
     {
-        Opened = Task.Run(Open, cancellationToken);
+        opened = Task.Run(Open, cancellationToken);
         return Task.CompletedTask;
     }
 
@@ -25,7 +31,7 @@ internal sealed class Opening(IServiceProvider services, IConfiguration configur
     {
         // The first request would wait until the endpoints are built.
         _ = services.GetRequiredService<EndpointDataSource>().Endpoints.Count;
-        return Opened;
+        return opened;
     }
 
     /// <inheritdoc />

@@ -17,6 +17,10 @@ export class ProblemError extends Error {
   }
 }
 
+/** What is wrong, in words for a pilot: without the place in the request, which the words name themselves. */
+export const reasonOf = (error: Error | null): string =>
+  error instanceof ProblemError ? error.reason : (error?.message ?? '');
+
 interface Answer<T> {
   data?: T;
   error?: unknown;

@@ -1,7 +1,7 @@
 import { useMutation } from '@tanstack/react-query';
 import clsx from 'clsx';
 import { useState } from 'react';
-import { answer, api } from '../../api/client';
+import { answer, api, reasonOf } from '../../api/client';
 import type { ChannelTravel, EndpointView, StickAxis, Sweep, TravelEffect } from '../../api/types';
 import { useBench, useBenchState } from '../../bench/BenchProvider';
 import type { Changes } from '../../setup/useChanges';
@@ -86,7 +86,7 @@ export function SweepTable({ id, axes, sweeps, changes, stale, onSweep }: Props)
       {solve.error && (
         <div className="mt-2">
           <Notice title="This cannot have been measured">
-            <p>{solve.error.message}</p>
+            <p>{reasonOf(solve.error)}</p>
           </Notice>
         </div>
       )}

@@ -1,5 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
-import { answer, api } from '../../api/client';
+import { answer, api, reasonOf } from '../../api/client';
 import type { ControlRow, MeasuredPosition, PositionAnswer, PositionSeen, Setup } from '../../api/types';
 import type { Changes } from '../../setup/useChanges';
 import { Button } from '../../ui/Button';
@@ -97,7 +97,7 @@ export function SwitchTable({ id, setup, rows, seen, changes, stale, onSee }: Pr
       {error && (
         <div className="mt-2">
           <Notice title="This cannot have been measured">
-            <p>{error.message}</p>
+            <p>{reasonOf(error)}</p>
           </Notice>
         </div>
       )}

@@ -1,6 +1,6 @@
 import { useMutation } from '@tanstack/react-query';
 import { useEffect, useRef, useState } from 'react';
-import { answer, api, ProblemError } from '../../api/client';
+import { answer, api, reasonOf } from '../../api/client';
 import type { BoardReadings, RoutineKind, RoutineState, StickAxis, TypedReading } from '../../api/types';
 import { Button } from '../../ui/Button';
 import { SelectField } from '../../ui/SelectField';
@@ -64,9 +64,6 @@ export function TypedRoutine({ id, onDone }: { id: string; onDone: (readings: Bo
     </RoutinePanel>
   );
 }
-
-const reasonOf = (error: Error | null): string =>
-  error instanceof ProblemError ? error.reason : (error?.message ?? '');
 
 interface ReadingProps {
   state: RoutineState;
