@@ -63,6 +63,9 @@ public sealed class BenchRun
     /// <summary>True when the receiver has had a frame by radio since it got power.</summary>
     internal bool Linked => receiver.Linked;
 
+    /// <summary>True while good frames arrive at the board, by radio or not.</summary>
+    internal bool FramesArrive => Sends;
+
     /// <summary>What the board made of the last frame.</summary>
     internal BoardView LastView => reading.View;
 
@@ -142,15 +145,23 @@ public sealed class BenchRun
         RunModel();
     }
 
-    /// <summary>Switches the transmitter on or off. Switched on, it remembers nothing of what was before.</summary>
+    /// <summary>Switches the transmitter on or off. It is on again once its restart time has passed since it was switched off, and then
+    /// remembers nothing of what was before.</summary>
     public void SetTransmitter(bool on)
     {
-        if (TransmitterOn == on)
+        if (TransmitterOn == on && transmitter.Starting == TimeSpan.MaxValue)
             return;
+        var was = TransmitterOn;
         transmitter.Switch(on, now);
+        if (was != TransmitterOn)
+            FollowTransmitter();
+    }
+
+    private void FollowTransmitter()
+    {
         AlignNextFrame();
         RunModel();
-        voice.Note(on ? "Transmitter on" : "Transmitter off");
+        voice.Note(TransmitterOn ? "Transmitter on" : "Transmitter off");
     }
 
     /// <summary>Holds telemetry back on its way, or lets it through.</summary>
@@ -230,13 +241,17 @@ public sealed class BenchRun
             var model = transmitter.NextModel;
             var repeat = transmitter.NextSaying;
             // A frame that comes at the very moment of a loss is in time, and it carries what the model has just worked out.
+            var start = transmitter.Starting;
             var due = frame <= loss ? frame : loss;
             due = model <= due ? model : due;
             due = repeat < due ? repeat : due;
+            due = start < due ? start : due;
             if (due > to)
                 break;
             now = due;
-            if (repeat == due)
+            if (start == due)
+                SetTransmitter(true);
+            else if (repeat == due)
                 voice.Speak(transmitter.Repeat(now));
             else if (model == due)
                 RunModel();

@@ -15,6 +15,7 @@ internal sealed class BenchTransmitter
     private readonly double[] settings;
     private Announcer announcer;
     private TimeSpan lastModel;
+    private TimeSpan mayStart = TimeSpan.MinValue;
 
     /// <summary>A transmitter with every control at its start position, switched on.</summary>
     public BenchTransmitter(SignalPlan plan)
@@ -50,6 +51,9 @@ internal sealed class BenchTransmitter
             .Model.Sensors.Select((s, i) => (s.Key, Values.Readings[i]))
             .ToDictionary(s => s.Key, s => s.Item2, StringComparer.Ordinal);
 
+    /// <summary>When it will have started after it was switched on; <see cref="TimeSpan.MaxValue"/> when it is not starting.</summary>
+    public TimeSpan Starting { get; private set; } = TimeSpan.MaxValue;
+
     /// <summary>When something in the model goes on by itself; <see cref="TimeSpan.MaxValue"/> when nothing does.</summary>
     public TimeSpan NextModel => On && Values.Memory.Restless ? lastModel + ModelPeriod : TimeSpan.MaxValue;
 
@@ -59,7 +63,13 @@ internal sealed class BenchTransmitter
     /// <summary>The same transmitter with another plan: controls and readings stay where it still has them.</summary>
     public BenchTransmitter With(SignalPlan next)
     {
-        var made = new BenchTransmitter(next) { On = On, lastModel = lastModel };
+        var made = new BenchTransmitter(next) 
+        {
+            On = On,
+            Starting = Starting,
+            lastModel = lastModel,
+            mayStart = mayStart,
+        };
         foreach (var (id, setting) in Settings)
             made.Put(id, setting);
         foreach (var (id, reading) in Readings)
@@ -102,12 +112,22 @@ internal sealed class BenchTransmitter
                 Values.Readings[index] = (sensor.Measures == SensorSubject.LinkQuality ? quality : strength)(sensor);
     }
 
-    /// <summary>Switches it on or off. Switched on, it remembers nothing of what was before.</summary>
+    /// <summary>Switches it on or off. It is on once its restart time has passed, and then remembers nothing of what was before.</summary>
     public void Switch(bool on, TimeSpan now)
     {
-        On = on;
-        if (!on)
+        if (on && now < mayStart)
+        {
+            Starting = mayStart;
             return;
+        }
+
+        (On, Starting) = (on, TimeSpan.MaxValue);
+        if (!on)
+        {
+            mayStart = now + plan.Setup.Transmitter.RestartTime.ToTimeSpan();
+            return;
+        }
+
         var before = Values;
         Values = plan.CreateValues();
         announcer = new Announcer(plan);

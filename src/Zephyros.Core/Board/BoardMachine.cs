@@ -121,11 +121,13 @@ public static class BoardMachine
         if (state.Signal != BoardSignal.Good)
             return state;
         var righting = state.ForSelfRight && (view.Has(plan.SelfRightBits) || !state.ThrottleLow);
+        var motors = Level(plan, view, righting);
         return state with
         {
             ForSelfRight = righting,
             LowForLong = state.LowForLong && state.ThrottleLow,
-            Motors = Level(plan, view, righting),
+            Flown = state.Flown || (plan.Board.Loss.FlownOnly && motors == MotorLevel.Thrust && !righting),
+            Motors = motors,
         };
     }
 
@@ -162,7 +164,7 @@ public static class BoardMachine
     ) =>
         plan.Board.Loss.Procedure switch
         {
-            _ when state.LowForLong => Stop(state, stopped, standing),
+            _ when state.LowForLong || (plan.Board.Loss.FlownOnly && !state.Flown) => Stop(state, stopped, standing),
             LossProcedure.ReturnHome when fix => state with
             {
                 Signal = BoardSignal.Returning,
@@ -184,6 +186,7 @@ public static class BoardMachine
             Motors = MotorLevel.Off,
             ForSelfRight = false,
             LowForLong = false,
+            Flown = false,
             ArmRequested = signal != BoardSignal.None && state.ArmRequested,
             Standing = standing,
         };

@@ -31,6 +31,9 @@ public readonly record struct BoardState(
     /// <summary>True when the throttle has been low for so long, armed, that a loss means a craft on the ground.</summary>
     public bool LowForLong { get; init; }
 
+    /// <summary>True when the motors were at thrust since it was armed; only kept where <see cref="LossSettings.FlownOnly"/> asks.</summary>
+    public bool Flown { get; init; }
+
     /// <summary>True while good frames arrive and the pilot commands.</summary>
     public bool HasSignal => Signal == BoardSignal.Good;
 

@@ -36,4 +36,11 @@ public sealed record LossSettings
     )]
     [Range(100, 600000)]
     public Milliseconds? LowBefore { get; init; }
+
+    /// <summary>True when the procedure flies only a craft that has been at thrust since it was armed; one that has not stands on the
+    /// ground, and its motors just stop.</summary>
+    [Description(
+        "True when the procedure flies only a craft that has been at thrust since it was armed, and otherwise just stops the motors."
+    )]
+    public bool FlownOnly { get; init; }
 }

@@ -1,5 +1,6 @@
 using Zephyros.Core.Air;
 using Zephyros.Core.Bench;
+using Zephyros.Core.Model.Logic;
 using Zephyros.Core.Model.Running;
 using Zephyros.Core.Model.Running.Ranges;
 
@@ -14,11 +15,9 @@ internal sealed class BenchMap(ReducedModel model)
         var (word, bit) = (0, 0);
         for (var i = 0; i < model.Scope.Inputs.Count; i++)
             (word, bit) = model.Grid.With(i, Cell(bench, i), word, bit);
-        return (
-            word,
-            bit,
-            bench.TransmitterOn ? model.MemoryOf([.. model.Scope.Parts.Select(p => Part(bench.Memory, p))]) : 0
-        );
+        var parts = model.Scope.Parts.Select(p => Part(bench.Memory, p)).ToArray();
+        var memory = model.Memory.NumberOf([.. parts.Select(p => p.State)], [.. parts.Select(p => p.Waited)]);
+        return (word, bit, bench.TransmitterOn ? memory : 0);
     }
 
     /// <summary>The situation of a bench, for a promise that remembers nothing and does not ask for a position fix.</summary>
@@ -58,20 +57,23 @@ internal sealed class BenchMap(ReducedModel model)
         };
     }
 
-    private int Part(ModelMemory memory, MemoryPart part)
+    // What a part is, and how long it has waited; NaN when it does not wait.
+    private (int State, double Waited) Part(ModelMemory memory, MemoryPart part)
     {
         var op = model.Scope.Plan.Model.Program[part.Op];
-        if (part.Code != OpCode.Press)
-            return memory.Registers[op.B] != 0 ? 1 : 0;
-        if (part.Count == 2)
-            return memory.Registers[op.B] != 0 ? 1 : 0;
+        if (part.Code == OpCode.Latch)
+            return (memory.Registers[op.B] != 0 ? 1 : 0, double.NaN);
+        if (part.Code == OpCode.Delay)
+            return (memory.Registers[op.B] != 0 ? 1 : 0, memory.Cells[op.C]);
         var (held, left) = (memory.Cells[op.C], memory.Cells[op.C + 1]);
+        if (part.Count == 2)
+            return memory.Registers[op.B] != 0 ? (1, double.NaN) : (0, held);
         if (!double.IsNaN(left))
-            return MemoryPart.Pulse;
+            return (MemoryPart.Pulse, PressTest.PulseLength.Value - left);
         if (double.IsNaN(held))
-            return 0;
+            return (0, double.NaN);
         if (held < op.P)
-            return MemoryPart.PressedShort;
-        return held < op.Q ? MemoryPart.PressedEnough : MemoryPart.PressedTooLong;
+            return (MemoryPart.PressedShort, held);
+        return held < op.Q ? (MemoryPart.PressedEnough, held - op.P) : (MemoryPart.PressedTooLong, double.NaN);
     }
 }

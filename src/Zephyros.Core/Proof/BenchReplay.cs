@@ -1,5 +1,4 @@
 using Zephyros.Core.Bench;
-using Zephyros.Core.Board;
 using Zephyros.Core.Setups;
 using Zephyros.Core.Units;
 
@@ -9,11 +8,7 @@ namespace Zephyros.Core.Proof;
 /// <remarks>Not safe for use by several threads.</remarks>
 public sealed class BenchReplay
 {
-    // Long enough for a few frames, short against everything that a board waits for.
-    private const int FramesToSettle = 3;
-
     private readonly IReadOnlyList<PathStep> path;
-    private readonly TimeSpan settling;
 
     /// <summary>Sets up the bench at the start of a sequence.</summary>
     /// <param name="setup">The setup.</param>
@@ -25,15 +20,17 @@ public sealed class BenchReplay
     public BenchReplay(BenchRun bench, IReadOnlyList<PathStep> path)
     {
         (Bench, this.path) = (bench, path);
-        settling = FramesToSettle * bench.Setup.Wire.FramePeriod.ToTimeSpan();
         bench.SetPower(false);
         bench.SetLink(true);
         bench.SetTelemetry(true);
+        bench.SetDistance(null);
         bench.Surround(default);
         bench.SetTransmitter(false);
+        bench.AdvanceTo(bench.Now + bench.Setup.Transmitter.RestartTime.ToTimeSpan());
         foreach (var input in path[0].Inputs)
             Put(input);
         bench.SetTransmitter(true);
+        bench.AdvanceTo(bench.Now + path[0].Settling);
     }
 
     /// <summary>The bench.</summary>
@@ -45,49 +42,17 @@ public sealed class BenchReplay
     /// <summary>True when all were.</summary>
     public bool AtEnd => Played == path.Count - 1;
 
-    /// <summary>Plays a sequence from start to end.</summary>
-    /// <returns>True when the board on the bench did in every step what the proof says of it.</returns>
-    public static bool Confirms(Setup setup, IReadOnlyList<PathStep> path)
-    {
-        var replay = new BenchReplay(setup, path);
-        while (!replay.AtEnd)
-            if (!replay.Step())
-                return false;
-        return true;
-    }
-
-    /// <summary>Plays a sequence from start to end and looks at the board only then.</summary>
-    /// <returns>True when the board on the bench has reached the goal.</returns>
-    public static bool Reaches(
-        Setup setup,
-        IReadOnlyList<PathStep> path,
-        Func<BoardState, BoardView, bool> goal,
-        string? standing = null
-    )
-    {
-        var replay = new BenchReplay(setup, path);
-        while (!replay.AtEnd)
-            replay.Step();
-        var view = replay.Bench.LastView.Bits;
-        if (path[^1].Situation.Radio == RadioState.Up && standing is not null)
-            view |= ProofScope.PositionBit(replay.Bench.SettingOf(standing));
-        return goal(replay.Bench.Board, new BoardView(view));
-    }
-
     /// <summary>Plays the next step and lets the board see it.</summary>
-    /// <returns>True when the board is then in the state that the proof gives.</returns>
+    /// <returns>True when the board is then in the state that the sequence gives.</returns>
     public bool Step()
     {
         var step = path[++Played];
+        Bench.AdvanceTo(Bench.Now + step.Wait);
         Act(step);
         Bench.Tremble(step.Trembles);
-        Bench.AdvanceTo(Bench.Now + step.Wait + settling);
-        return Same(Bench.Board, step.Board);
+        Bench.AdvanceTo(Bench.Now + step.Settling);
+        return Bench.Board == step.Board;
     }
-
-    private static bool Same(BoardState one, BoardState other) =>
-        (one.Powered, one.Signal, one.Armed, one.Standing, one.Motors, one.ForSelfRight)
-        == (other.Powered, other.Signal, other.Armed, other.Standing, other.Motors, other.ForSelfRight);
 
     private void Act(PathStep step)
     {

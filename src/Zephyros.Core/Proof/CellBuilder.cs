@@ -16,6 +16,7 @@ internal sealed class CellBuilder
     private const int MostValuations = 4096;
 
     private readonly ProofScope scope;
+    private readonly Action? breath;
     private readonly RangeRun run;
     private readonly double[] grid;
     private readonly int register;
@@ -31,8 +32,17 @@ internal sealed class CellBuilder
     /// <param name="source">Its bit among the continuous sources.</param>
     /// <param name="node">The input in the model's graph.</param>
     /// <param name="grid">Its values, from the lowest.</param>
-    public CellBuilder(ProofScope scope, int register, ulong source, ModelNode node, double[] grid)
+    /// <param name="breath">Is called now and then; may throw to end it.</param>
+    public CellBuilder(
+        ProofScope scope,
+        int register,
+        ulong source,
+        ModelNode node,
+        double[] grid,
+        Action? breath = null
+    )
     {
+        this.breath = breath;
         (this.scope, this.register, this.source, this.grid) = (scope, register, source, grid);
         var plan = scope.Plan.Model;
         var chains = plan
@@ -100,6 +110,7 @@ internal sealed class CellBuilder
         TooMany = count > MostValuations;
         for (var valuation = 0; valuation < count && !TooMany; valuation++)
         {
+            breath?.Invoke();
             var rest = valuation;
             foreach (var (place, values) in dimensions)
             {

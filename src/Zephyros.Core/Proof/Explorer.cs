@@ -10,6 +10,7 @@ namespace Zephyros.Core.Proof;
 internal sealed class Explorer
 {
     private const int WordsBetweenBreaths = 1024;
+    private const int ReachedBetweenBreaths = 1 << 14;
 
     private readonly ReducedModel model;
     private readonly SituationSystem system;
@@ -30,6 +31,7 @@ internal sealed class Explorer
     private long bytes;
     private long states;
     private double transitions;
+    private int reached;
 
     /// <summary>Gets ready to explore.</summary>
     /// <param name="model">The model.</param>
@@ -50,6 +52,9 @@ internal sealed class Explorer
         system = new SituationSystem(model, watch);
         var single = SingleMoves().ToArray();
         var all = limits.TwoHands ? single.Concat(PairMoves(single)) : single;
+        // What only looks at switching on sees no hand move, but telemetry comes and changes all the same.
+        if (!watch.HandsMove)
+            all = all.Where(move => move.All(m => model.Scope.Inputs[m.Input].Kind != InputKind.Control));
         Roles RolesOf((int Input, int Cell)[] move) =>
             move.Aggregate(Roles.None, (roles, m) => roles | rolesOf(model.Scope.Inputs[m.Input], m.Cell));
         groups = [.. all.GroupBy(RolesOf).Select(g => (g.Key, g.ToArray()))];
@@ -58,6 +63,9 @@ internal sealed class Explorer
     }
 
     public SituationSystem System => system;
+
+    /// <summary>How many states were found so far.</summary>
+    public long States => states;
 
     /// <summary>Explores from some positions: transmitter just switched on, craft without power.</summary>
     /// <param name="starts">The positions, one bit each.</param>
@@ -110,13 +118,17 @@ internal sealed class Explorer
     public BreakingMove BrokenBy => brokenBy;
 
     /// <summary>How many states there may be at most, as far as situations were found.</summary>
-    public double Estimate => grid.Positions * model.Memories * Math.Max(1, system.Situations.Count);
+    public double Estimate =>
+        grid.Positions
+        * Math.Max(1, Math.Min(model.Memory.Bound, model.Memory.Count))
+        * Math.Max(1, system.Situations.Count);
 
     // Says how far it is, and stops when it is told to.
     private void Breathe()
     {
         progress?.Report(new ProofProgress(levels.Count - 1, states, Estimate));
         cancellation.ThrowIfCancellationRequested();
+        model.Breath?.Invoke();
     }
 
     private IEnumerable<(int Input, int Cell)[]> SingleMoves()
@@ -153,10 +165,10 @@ internal sealed class Explorer
     {
         var situation = system.Situations[set.Situation];
         var on = situation.Radio != RadioState.Off;
-        if (watch.HandsMove)
-            FollowMovements(set, on);
-        for (var part = 0; part < model.Scope.Parts.Count && on; part++)
-            FollowTime(set, part);
+        FollowMovements(set, on);
+        if (on)
+            foreach (var ending in model.Memory.Endings(set.Memory))
+                FollowTime(set, ending);
         foreach (var happening in system.Happenings(set.Situation))
         {
             transitions += set.Count;
@@ -187,12 +199,12 @@ internal sealed class Explorer
         }
     }
 
-    private void FollowTime(StateSet set, int part)
+    private void FollowTime(StateSet set, ulong ending)
     {
         var table = system.Steps(set.Situation, new Happening(MoveKind.ModelTime));
-        var move = new ProofMove(MoveKind.ModelTime, [], part);
+        var move = new ProofMove(MoveKind.ModelTime, [], model.Memory.EndingNumber(ending));
         for (var i = 0; i < set.Places.Length; i++)
-            foreach (var row in model.Row(set.Memory, set.Places[i], part))
+            foreach (var row in model.Row(set.Memory, set.Places[i], ending))
             {
                 var bits = set.Words[i] & row.Positions;
                 transitions += BitOperations.PopCount(bits);
@@ -210,7 +222,12 @@ internal sealed class Explorer
         {
             Array.Clear(moved);
             foreach (var move in moves)
+            {
                 Move(from, move);
+                if (move.Length > 1)
+                    Breathe();
+            }
+
             var table = system.Steps(set.Situation, new Happening(MoveKind.Input, Roles: roles));
             for (var word = 0; word < moved.Length; word++)
             {
@@ -244,6 +261,8 @@ internal sealed class Explorer
     {
         if (bits == 0 || (broken is not null && !limits.LookPast))
             return;
+        if (++reached % ReachedBetweenBreaths == 0)
+            Breathe();
         var next = system.Next(table, outcome.Reading);
         if (next != Watch.Broken)
             Add(outcome.Memory, next, word, bits);

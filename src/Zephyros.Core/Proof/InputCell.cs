@@ -12,6 +12,9 @@ public sealed record InputCell(IReadOnlyList<InputStretch> Stretches, double Exa
     /// <summary>A cell of one value.</summary>
     public static InputCell Of(double value) => new([new InputStretch(value, value)], value);
 
+    /// <summary>True when a value lies in it.</summary>
+    public bool Covers(double value) => Stretches.Any(s => value >= s.From && value <= s.UpTo);
+
     /// <summary>The stretch in which the example lies.</summary>
     internal InputStretch ExampleStretch => Stretches.First(s => Example >= s.From && Example <= s.UpTo);
 }

@@ -12,6 +12,9 @@ public enum MoveKind
     /// <summary>A slow step of the model moves on by itself.</summary>
     SlowStep,
 
+    /// <summary>Nothing is moved; a channel that wanders arrives beside what is sent.</summary>
+    Tremble,
+
     /// <summary>A timer of the board is over.</summary>
     BoardTime,
 

@@ -15,7 +15,7 @@ internal sealed class PathFinder(
         {
             foreach (var (roles, moves) in groups)
             {
-                if (!Gives(set, new Happening(MoveKind.Input, Roles: roles), state, -1))
+                if (!Gives(set, new Happening(MoveKind.Input, Roles: roles), state, 0))
                     continue;
                 if (Moved(set, moves, state) is { } found)
                     return found;
@@ -24,11 +24,11 @@ internal sealed class PathFinder(
             if (!set.Contains(state.Word, state.Bit))
                 continue;
             var before = new ProofState(state.Word, state.Bit, set.Memory, set.Situation);
-            for (var part = 0; part < model.Scope.Parts.Count; part++)
-                if (Gives(set, new Happening(MoveKind.ModelTime), state, part))
-                    return (new ProofMove(MoveKind.ModelTime, [], part), before);
+            foreach (var ending in model.Memory.Endings(set.Memory))
+                if (Gives(set, new Happening(MoveKind.ModelTime), state, ending))
+                    return (new ProofMove(MoveKind.ModelTime, [], model.Memory.EndingNumber(ending)), before);
             foreach (var happening in system.Happenings(set.Situation))
-                if (Gives(set, happening, state, -1))
+                if (Gives(set, happening, state, 0))
                     return (new ProofMove(happening.Kind, [], happening.Value), before);
         }
 
@@ -74,13 +74,13 @@ internal sealed class PathFinder(
     }
 
     // True when something that happens in a set's situation gives the memory and the situation of a state at its position.
-    private bool Gives(StateSet set, Happening happening, ProofState state, int part)
+    private bool Gives(StateSet set, Happening happening, ProofState state, ulong ending)
     {
         var on = system.Situations[set.Situation].Radio != RadioState.Off;
         if (!on && happening.Kind != MoveKind.TransmitterOn)
             return state.Memory == 0 && system.Next(system.Steps(set.Situation, happening), 0) == state.Situation;
         var memory = happening.Kind == MoveKind.TransmitterOn ? 0 : set.Memory;
-        foreach (var row in model.Row(memory, state.Word, part))
+        foreach (var row in model.Row(memory, state.Word, ending))
         {
             var after = happening.Kind == MoveKind.TransmitterOff ? 0 : row.Outcome.Memory;
             if (

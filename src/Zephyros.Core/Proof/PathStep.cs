@@ -19,8 +19,11 @@ public sealed record PathStep(
     string Outcome
 )
 {
-    /// <summary>How long the model or the board waits in this step; zero for what happens at once.</summary>
+    /// <summary>How long nothing is done before this step.</summary>
     public TimeSpan Wait { get; init; }
+
+    /// <summary>How long it then takes until the board has seen it.</summary>
+    public TimeSpan Settling { get; init; }
 
     /// <summary>How far channels arrive beside what the wire carries in this step, within what they were measured to wander.</summary>
     public required IReadOnlyDictionary<ChannelNumber, Microseconds> Trembles { get; init; }

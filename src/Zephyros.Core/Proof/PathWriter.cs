@@ -1,10 +1,18 @@
 using System.Collections.Immutable;
+using Zephyros.Core.Board;
 using Zephyros.Core.Units;
 
 namespace Zephyros.Core.Proof;
 
 /// <summary>Writes what an exploration found as steps that can be read and played.</summary>
-internal sealed class PathWriter(PromiseCheck check, Explorer explorer, ReducedModel model, Exploration found)
+internal sealed class PathWriter(
+    PromiseCheck check,
+    Explorer explorer,
+    ReducedModel model,
+    Exploration found,
+    InputRoles roles,
+    Action breath
+)
 {
     // What two inputs decide together is tried with so many of their values.
     private const int Tries = 60;
@@ -12,43 +20,68 @@ internal sealed class PathWriter(PromiseCheck check, Explorer explorer, ReducedM
     // How often a step of a tried sequence lets a channel tremble.
     private const double TremblesOften = 0.3;
 
-    private readonly ProofWords words = new(model.Scope);
+    private readonly ProofWords words = new(model.Scope, model.Memory);
+    private IReadOnlyList<(TimeSpan Before, TimeSpan After)> times = [];
+    private readonly Situation[] situations =
+    [
+        .. found.Path.Select(p =>
+            p.State.Situation == Watch.Broken
+                ? explorer.System.AfterBreak!.Value
+                : explorer.System.Situations[p.State.Situation]
+        ),
+    ];
+
+    private IReadOnlyList<(TimeSpan Before, TimeSpan After)> Times() =>
+        PathSchedule.Of(
+            model,
+            explorer.System,
+            found.Path,
+            situations,
+            i => words.Wait(found.Path[i].Move!, found.Path[i - 1].State.Memory)
+        );
 
     /// <summary>The sequence with example values, or, where these do not break the promise on the bench, with others of the same cells, or
     /// with channels that tremble as far as they were measured to.</summary>
     /// <returns>The steps, the start first, and whether the bench confirms them.</returns>
     public (IReadOnlyList<PathStep> Path, bool Confirmed) Play()
     {
-        var examples = Steps(input => input, _ => ImmutableDictionary<ChannelNumber, Microseconds>.Empty);
-        if (Confirms(examples))
-            return (examples, true);
+        times = Times();
+        var still = ImmutableDictionary<ChannelNumber, Microseconds>.Empty;
+        var examples = Steps(input => input, _ => still);
+        if (Confirm(examples) is { } confirmed)
+            return (confirmed, true);
         for (var seed = 0; seed < Tries; seed++)
         {
             var random = new Random(seed);
-            var varied = Steps(
-                input => Vary(input, random),
-                _ => ImmutableDictionary<ChannelNumber, Microseconds>.Empty
-            );
-            if (Confirms(varied))
+            if (Confirm(Steps(input => Vary(input, random), _ => still)) is { } varied)
                 return (varied, true);
         }
 
         foreach (var trembles in Tremblings())
-        {
-            var trembling = Steps(input => input, trembles);
-            if (Confirms(trembling))
+            if (Confirm(Steps(input => input, trembles)) is { } trembling)
                 return (trembling, true);
-        }
-
         return (examples, false);
     }
 
-    private bool Confirms(IReadOnlyList<PathStep> path)
+    // Plays the steps; what the promise sees must break it. The steps then tell what the bench did.
+    private List<PathStep>? Confirm(IReadOnlyList<PathStep> path)
     {
-        var setup = model.Scope.Plan.Setup;
-        return check.Goal is { } goal
-            ? BenchReplay.Reaches(setup, path, goal, check.Standing)
-            : BenchReplay.Confirms(setup, path);
+        breath();
+        var replay = new BenchReplay(model.Scope.Plan.Setup, path);
+        var witness = new BenchWitness(replay.Bench, check, model.Scope, roles);
+        var played = new List<PathStep> { path[0] };
+        while (!replay.AtEnd)
+        {
+            replay.Step();
+            var step = path[replay.Played];
+            var broken = witness.See(step);
+            var seen = step.Situation with { Board = replay.Bench.Board };
+            played.Add(step with { Situation = seen, Outcome = ProofWords.Outcome(seen) });
+            if (check.Goal is { } goal ? goal(replay.Bench.Board, new BoardView(witness.View())) : broken)
+                return played;
+        }
+
+        return null;
     }
 
     // Ends and in between of what its cell allows.
@@ -110,16 +143,13 @@ internal sealed class PathWriter(PromiseCheck check, Explorer explorer, ReducedM
         for (var i = 0; i < found.Path.Count; i++)
         {
             var (move, state) = found.Path[i];
-            var situation =
-                state.Situation == Watch.Broken
-                    ? explorer.System.AfterBreak!.Value
-                    : explorer.System.Situations[state.Situation];
+            var situation = situations[i];
             StepInput[] inputs = [.. (move is null ? Start(state) : Moved(move)).Select(choose)];
             var beside = trembles(i);
             steps.Add(
                 new PathStep(
                     move?.Kind,
-                    ProofWords.Trembling(IsStill(i) ? "" : words.Of(move, inputs), beside),
+                    ProofWords.Trembling(IsStill(i) ? "" : words.Of(move, inputs, times[i].Before), beside),
                     inputs,
                     move?.Value ?? 0,
                     situation,
@@ -127,7 +157,8 @@ internal sealed class PathWriter(PromiseCheck check, Explorer explorer, ReducedM
                 )
                 {
                     Trembles = beside,
-                    Wait = move is null ? TimeSpan.Zero : words.Wait(move, found.Path[i - 1].State.Memory, model),
+                    Wait = times[i].Before,
+                    Settling = times[i].After,
                 }
             );
         }
@@ -137,13 +168,14 @@ internal sealed class PathWriter(PromiseCheck check, Explorer explorer, ReducedM
 
     // A switch that goes where it stands does not move; something else is left open.
     private bool IsStill(int step) =>
-        found.Path[step].Move is { Kind: MoveKind.Input } move
-        && found.Path[step - 1].State is var before
-        && move.Moved.All(m =>
-            model.Grid.Cell(m.Input, before.Word, before.Bit) == m.Cell
-            && Step(model.Scope.Inputs[m.Input], m.Cell) is var input
-            && input.From == input.UpTo
-        );
+        found.Path[step].Move is { Kind: MoveKind.Tremble }
+        || found.Path[step].Move is { Kind: MoveKind.Input } move
+            && found.Path[step - 1].State is var before
+            && move.Moved.All(m =>
+                model.Grid.Cell(m.Input, before.Word, before.Bit) == m.Cell
+                && Step(model.Scope.Inputs[m.Input], m.Cell) is var input
+                && input.From == input.UpTo
+            );
 
     private IEnumerable<StepInput> Start(ProofState state) =>
         model.Scope.Inputs.Select((input, n) => Step(input, model.Grid.Cell(n, state.Word, state.Bit)));
@@ -151,9 +183,12 @@ internal sealed class PathWriter(PromiseCheck check, Explorer explorer, ReducedM
     private IEnumerable<StepInput> Moved(ProofMove move) =>
         move.Moved.Select(m => Step(model.Scope.Inputs[m.Input], m.Cell));
 
-    private static StepInput Step(ProofInput input, int cell)
+    private StepInput Step(ProofInput input, int cell)
     {
         var made = input.Cells[cell];
+        // The end of a dial or stick that the promise names, where the cell holds it.
+        if (check.Named is { } named && named.Control == input.Id && made.Covers(named.Setting))
+            return new(input.Kind, input.Id, named.Setting, named.Setting, named.Setting);
         return new(input.Kind, input.Id, made.Example, made.ExampleStretch.From, made.ExampleStretch.UpTo);
     }
 }

@@ -23,7 +23,7 @@ public static class PromelaExport
             return null;
         var prover = new Prover(plan, new ProofLimits { LookPast = true });
         var model = prover.ModelFor(chosen);
-        if (model.Scope.Obstacle.Length > 0 || model.Grid.Positions * model.Memories > MostEntries)
+        if (model.Scope.Obstacle.Length > 0 || model.Grid.Positions * model.Memory.Bound > MostEntries)
             return null;
         var explorer = prover.ExplorerFor(chosen, chosen.Watch());
         var starts = prover.Starts(model, chosen.DeclaredStart);

@@ -114,20 +114,21 @@ internal sealed class PromelaWriter(
         }
 
         first.Add(list.Count);
-        var parts = model.Scope.Parts.Count;
-        var which = new int[(parts + 1) * model.Memories];
+        var memories = model.Memory.Count;
+        var which = new int[(model.Memory.EndingSets.Count + 1) * memories];
         Array.Fill(which, -1);
         for (var t = 0; t < tables.Length; t++)
-            which[((tables[t].Key.Elapsing + 1) * model.Memories) + tables[t].Key.Memory] = t;
-        Line(
-            $"c_decl {{ enum {{ MEMORIES = {model.Memories}, PLACES = {places}, READINGS = {model.Readings.Count} }}; }}"
-        );
+            which[(EndingPlace(tables[t].Key.Ending) * memories) + tables[t].Key.Memory] = t;
+        Line($"c_decl {{ enum {{ MEMORIES = {memories}, PLACES = {places}, READINGS = {model.Readings.Count} }}; }}");
         Numbers("table", which);
         Numbers("first", first);
         Numbers("list", list);
         Numbers("out_mem", outcomes.Select(o => o.Memory));
         Numbers("out_read", outcomes.Select(o => o.Reading));
     }
+
+    // What ends together, by its number; 0 when nothing does.
+    private int EndingPlace(ulong ending) => ending == 0 ? 0 : model.Memory.EndingNumber(ending) + 1;
 
     // For every happening and situation: the situation after it by reading; -1 broken, -2 never asked.
     private void Steps()
@@ -267,7 +268,7 @@ internal sealed class PromelaWriter(
         var forgets = happening.Kind == MoveKind.TransmitterOff ? 1 : 0;
         var memory = happening.Kind == MoveKind.TransmitterOn ? "0" : "now.mem";
         var on = happening.Kind == MoveKind.TransmitterOn ? "1" : "!off(now.sit)";
-        var parts = happening.Kind == MoveKind.ModelTime ? Enumerable.Range(0, model.Scope.Parts.Count) : [-1];
+        var parts = happening.Kind == MoveKind.ModelTime ? Enumerable.Range(0, model.Memory.EndingSets.Count) : [-1];
         foreach (var part in parts)
             for (var k = 0; k < most; k++)
             {

@@ -24,6 +24,9 @@ public abstract class Promise
     /// <summary>True when it is enough that one of the checks is kept: one of several movements works.</summary>
     public virtual bool OneIsEnough => false;
 
+    /// <summary>Why there is no check at all.</summary>
+    public virtual string NothingToCheck => "There is nothing in this setup that it speaks of.";
+
     /// <summary>What has to be explored.</summary>
     /// <param name="plan">The valid setup, compiled.</param>
     /// <returns>The checks; none when the settings alone keep the promise.</returns>

@@ -35,6 +35,10 @@ public sealed record PromiseCheck(ulong Bits, Func<Watch> Watch)
     /// <see cref="ProofScope.PositionBit"/> of where it stands. Null when it looks at none; not together with <see cref="Cues"/>.</summary>
     public string? Standing { get; init; }
 
+    /// <summary>The id of a channel that it looks at only at rest, while no delay, press or slow step is under way: while its frames arrive, what
+    /// the board reads has <see cref="ProofScope.UnderWayBit"/> or <see cref="ProofScope.OverriddenBit"/> otherwise. Null for none.</summary>
+    public string? AtRestOn { get; init; }
+
     /// <summary>The ids of the conditions whose beginning the watch looks at, at most <see cref="ProofScope.MostCues"/>; see <see cref="Change.Cues"/>.</summary>
     public IReadOnlyList<string> Cues { get; init; } = [];
 

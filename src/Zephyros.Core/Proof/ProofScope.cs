@@ -16,6 +16,15 @@ internal sealed class ProofScope
     /// <summary>The bit for a throttle stick that is low itself, whatever becomes of it on the way. The board does not know it.</summary>
     public const ulong StickLowBit = 16;
 
+    /// <summary>The bit for an override that the pilot declared and that holds on the channel which is looked at.</summary>
+    public const ulong OverriddenBit = 32;
+
+    /// <summary>The bit for a reading that lies beside what is sent, within what was measured.</summary>
+    public const ulong TremblesBit = 64;
+
+    /// <summary>The bit for a delay or a press that is still under way.</summary>
+    public const ulong UnderWayBit = 128;
+
     /// <summary>So many conditions can be looked at besides.</summary>
     public const int MostCues = 8;
 
@@ -23,7 +32,7 @@ internal sealed class ProofScope
     private const int FirstCue = 56;
 
     /// <summary>Everything in a reading that the board does not know: the stick itself, where a control stands, and what conditions hold.</summary>
-    public const ulong OwnBits = StickLowBit | (ulong.MaxValue << FirstCue);
+    public const ulong OwnBits = StickLowBit | OverriddenBit | TremblesBit | UnderWayBit | (ulong.MaxValue << FirstCue);
 
     // The transmitter's own grid: from memory, 11 bits and the centre.
     private const int GridSteps = 2048;
@@ -32,6 +41,7 @@ internal sealed class ProofScope
     private const double LowestLimit = -98;
 
     private readonly int pieces;
+    private readonly Action? breath;
     private readonly Dictionary<int, ulong> sources = [];
     private readonly List<ProofInput> inputs = [];
     private readonly List<int> registers = [];
@@ -39,18 +49,16 @@ internal sealed class ProofScope
 
     /// <summary>Finds what matters.</summary>
     /// <param name="plan">The setup, compiled.</param>
-    /// <param name="bits">The bits of the board's view that matter.</param>
-    /// <param name="cues">The conditions that are looked at besides.</param>
-    /// <param name="standing">The control whose positions are looked at besides, or null.</param>
+    /// <param name="looks">What is looked at.</param>
     /// <param name="pieces">Into how many pieces a cell is cut that leaves something open, 1 or more.</param>
-    public ProofScope(SignalPlan plan, ulong bits, IReadOnlyList<string> cues, string? standing = null, int pieces = 1)
+    /// <param name="breath">Is called now and then; may throw to end it.</param>
+    public ProofScope(SignalPlan plan, ProofLooks looks, int pieces = 1, Action? breath = null)
     {
         this.pieces = pieces;
+        this.breath = breath;
         Plan = plan;
-        Bits = bits;
-        Cues = cues;
-        Standing = standing;
-        Atoms = [.. plan.Board.Atoms.Where(a => (a.Bit & bits) != 0)];
+        Looks = looks;
+        Atoms = [.. plan.Board.Atoms.Where(a => (a.Bit & Bits) != 0)];
         Carried = SignalPlan.CarriedChannels(plan.Setup);
         Relevant = Cone();
         Parts = MemoryPart.Of(plan.Model, Relevant);
@@ -64,14 +72,20 @@ internal sealed class ProofScope
 
     public SignalPlan Plan { get; }
 
+    /// <summary>What is looked at.</summary>
+    public ProofLooks Looks { get; }
+
     /// <summary>The bits of the board's view that matter.</summary>
-    public ulong Bits { get; }
+    public ulong Bits => Looks.Bits;
 
     /// <summary>The conditions that are looked at besides.</summary>
-    public IReadOnlyList<string> Cues { get; }
+    public IReadOnlyList<string> Cues => Looks.Cues;
 
     /// <summary>The control whose positions are looked at besides, or null; then there are no <see cref="Cues"/>.</summary>
-    public string? Standing { get; }
+    public string? Standing => Looks.Standing;
+
+    /// <summary>True when a channel among it arrives beside what is sent.</summary>
+    public bool Trembles => Atoms.Any(a => a.Channel < Carried && Wander(a.Channel) > 0);
 
     /// <summary>The comparisons behind these bits.</summary>
     public IReadOnlyList<BoardAtom> Atoms { get; }
@@ -178,6 +192,8 @@ internal sealed class ProofScope
             cone.UnionWith(Plan.Model.Graph.Behind(new ModelNode(NodeKind.Condition, cue)));
         if (Cues.Count > MostCues)
             Obstacle = $"More than {MostCues} conditions announce one thing.";
+        if ((Cues.Count > 0 || Standing is not null) && Bits >> FirstCue != 0)
+            Obstacle = $"The board has more than {FirstCue - BoardView.FirstFunction} functions.";
         if (PresetsSplitTheSticks())
             Obstacle = "The receiver has presets for some of roll, pitch and yaw, and not for all.";
         if (Plan.Model.Graph.Cycles.Any(c => c.Any(cone.Contains)))
@@ -226,13 +242,17 @@ internal sealed class ProofScope
         if (register < Plan.Model.Controls.Count)
             return [.. Enumerable.Range(0, GridSteps + 1).Select(i => -100 + (200.0 * i / GridSteps))];
         var sensor = Plan.Model.Sensors[register - Plan.Model.Layout.FirstSensor].Value;
-        var (low, high) = (sensor.Lowest.Value, sensor.Highest.Value);
+        // The first reports after the start may be nothing yet: 0, whatever the sensor measures.
+        var (low, high) = (Math.Min(0, sensor.Lowest.Value), Math.Max(0, sensor.Highest.Value));
         var values = Enumerable.Range(0, GridSteps + 1).Select(i => low + ((high - low) * i / GridSteps)).ToList();
-        // A telemetry value may be anything, so both sides of every limit are among its values.
+        values.AddRange([0, sensor.Bench.Value]);
+        // Both sides of every limit that it can reach are among its values.
         foreach (var op in Plan.Model.Program)
             if (op.Code == OpCode.Sensor && op.A == register)
                 values.AddRange([Math.BitDecrement(op.Q), op.Q, Math.BitIncrement(op.Q)]);
-        return [.. values.Distinct().Order()];
+        low = Math.Min(low, sensor.Bench.Value);
+        high = Math.Max(high, sensor.Bench.Value);
+        return [.. values.Where(v => v >= low && v <= high).Distinct().Order()];
     }
 
     private void AddInputs()
@@ -254,7 +274,7 @@ internal sealed class ProofScope
                             .. control
                                 .NamedPositions.OrderBy(p => p.Setting != control.StartSetting)
                                 .ThenBy(p => p.Setting)
-                                .Select(p => InputCell.Of(p.Setting) with { Open = Wanders(id) }),
+                                .Select(p => InputCell.Of(p.Setting)),
                         ]
                     ),
                     i
@@ -276,9 +296,6 @@ internal sealed class ProofScope
         if (sources.Count >= RangeRun.MostSources)
             Obstacle = "Too many sticks, dials and sensors at once.";
     }
-
-    // A value that wanders may cross an edge while the switch stands.
-    private bool Wanders(string control) => Plan.ChannelsOf(control).Any(c => Wander(c.Channel.Number.Value - 1) > 0);
 
     // What cannot be told apart is no input; it stays anywhere.
     private void Add(ProofInput input, int register)
@@ -302,7 +319,7 @@ internal sealed class ProofScope
     private InputCell[] Cells(int register, ModelNode node, double start)
     {
         var grid = Grid(register);
-        var builder = new CellBuilder(this, register, sources[register], node, grid);
+        var builder = new CellBuilder(this, register, sources[register], node, grid, breath);
         var isThrottle = (Bits & StickLowBit) != 0 && Plan.Setup.Transmitter.StickOf(StickAxis.Throttle) == node.Id;
         var cells = builder.Cut(isThrottle ? Array.FindIndex(grid, v => v > StickLowLimit) : 0);
         if (builder.TooMany)

@@ -8,25 +8,26 @@ using Zephyros.Core.Units;
 namespace Zephyros.Core.Proof;
 
 /// <summary>Puts the moves and states of a proof into plain sentences.</summary>
-internal sealed class ProofWords(ProofScope scope)
+internal sealed class ProofWords(ProofScope scope, ReducedMemory memory)
 {
     /// <summary>A step as a sentence.</summary>
     /// <param name="move">The move; null for the start.</param>
     /// <param name="inputs">Where each moved input goes; at the start where each input stands.</param>
-    public string Of(ProofMove? move, IReadOnlyList<StepInput> inputs) =>
+    /// <param name="wait">How long nothing is done before it.</param>
+    public string Of(ProofMove? move, IReadOnlyList<StepInput> inputs, TimeSpan wait) =>
         move?.Kind switch
         {
             null => Start([.. inputs.Where(i => !IsAtStart(i))]),
             MoveKind.Input => string.Join(" and at once: ", inputs.Select(Movement)) + ".",
-            MoveKind.ModelTime => $"Wait until {Waiting(scope.Parts[move.Value])}.",
-            MoveKind.SlowStep => "Wait until what moves slowly has arrived.",
+            MoveKind.ModelTime => $"Wait {Seconds(wait)} until {Waiting(memory.EndingSets[move.Value])}.",
+            MoveKind.SlowStep => $"Wait {Seconds(wait)} until what moves slowly has arrived.",
             MoveKind.BoardTime => Timer((BoardTimer)move.Value),
-            MoveKind.RadioLost => $"The radio link is lost, for longer than {scope.Plan.Setup.Board.SignalTimeout}.",
-            MoveKind.RadioBack => "The radio link is back.",
+            MoveKind.RadioLost => "The radio link is lost.",
+            MoveKind.RadioBack => $"The radio link is back{After(wait)}.",
             MoveKind.PowerOn => "Connect the flight battery, propellers off.",
             MoveKind.PowerOff => "Take the flight battery off.",
             MoveKind.TransmitterOff => "Switch the transmitter off.",
-            MoveKind.TransmitterOn => "Switch the transmitter on.",
+            MoveKind.TransmitterOn => $"Switch the transmitter on: it sends again{After(wait)}.",
             MoveKind.Turn => (Orientation)move.Value switch
             {
                 Orientation.Level => "Put the craft level.",
@@ -57,29 +58,28 @@ internal sealed class ProofWords(ProofScope scope)
 
     private static string Sentence(string words) => $"{char.ToUpperInvariant(words[0])}{words[1..]}.";
 
-    /// <summary>How long a move takes.</summary>
-    public TimeSpan Wait(ProofMove move, int memoryBefore, ReducedModel model)
+    /// <summary>How long a move takes alone.</summary>
+    public TimeSpan Wait(ProofMove move, int before)
     {
-        if (move.Kind is MoveKind.RadioLost or MoveKind.TransmitterOff)
-            return scope.Plan.Setup.Board.SignalTimeout.ToTimeSpan();
         if (move.Kind == MoveKind.BoardTime)
             return scope.Plan.Board.Duration((BoardTimer)move.Value)?.ToTimeSpan() ?? TimeSpan.Zero;
         if (move.Kind == MoveKind.SlowStep)
             return SlowTravel();
+        if (move.Kind == MoveKind.TransmitterOn)
+            return scope.Plan.Setup.Transmitter.RestartTime.ToTimeSpan();
         if (move.Kind != MoveKind.ModelTime)
             return TimeSpan.Zero;
-        var part = scope.Parts[move.Value];
-        var op = scope.Plan.Model.Program[part.Op];
-        var before = model.Part(memoryBefore, move.Value);
-        if (part.Code == OpCode.Delay)
-            return TimeSpan.FromMilliseconds(before == 0 ? op.P : op.Q);
-        return before switch
-        {
-            MemoryPart.Pulse => PressPulse,
-            MemoryPart.PressedEnough when part.Count > 2 => TimeSpan.FromMilliseconds(op.Q - op.P),
-            _ => TimeSpan.FromMilliseconds(op.P),
-        };
+        var ends = memory.EndingSets[move.Value];
+        return TimeSpan.FromMilliseconds(
+            Enumerable.Range(0, scope.Parts.Count).Where(p => (ends >> p & 1) != 0).Max(p => memory.Length(before, p))
+        );
     }
+
+    private static string Seconds(TimeSpan wait) => $"{Figures.Plain(wait.TotalSeconds, 1)} s";
+
+    // A moment is nothing to speak of.
+    private static string After(TimeSpan wait) =>
+        wait.TotalSeconds < 0.05 ? "" : $" after {Figures.Plain(wait.TotalSeconds, 2)} s";
 
     // The time that the slowest step takes from end to end.
     private TimeSpan SlowTravel()
@@ -123,8 +123,6 @@ internal sealed class ProofWords(ProofScope scope)
 
     // From one end of a channel to the other, in percent.
     private const double FullTravel = 200;
-
-    private static readonly TimeSpan PressPulse = Model.Logic.PressTest.PulseLength.ToTimeSpan();
 
     private string Start(IReadOnlyList<StepInput> elsewhere)
     {
@@ -180,6 +178,9 @@ internal sealed class ProofWords(ProofScope scope)
         };
     }
 
+    private string Waiting(ulong ends) =>
+        string.Join(" and at the same moment ", scope.Parts.Where((_, i) => (ends >> i & 1) != 0).Select(Waiting));
+
     private string Waiting(MemoryPart part)
     {
         var label =
@@ -194,6 +195,7 @@ internal sealed class ProofWords(ProofScope scope)
         var time = scope.Plan.Board.Duration(timer);
         return timer switch
         {
+            BoardTimer.FramesMissing => $"No frame for {time}: the board notices the loss.",
             BoardTimer.Grace => $"Wait {time}: the grace time is over.",
             BoardTimer.Landing => $"Wait {time}: the landing is over.",
             BoardTimer.LowBefore => $"Leave the throttle low for {time}.",

@@ -1,17 +1,32 @@
+using System.Diagnostics;
 using Zephyros.Core.Path;
 using Zephyros.Core.Units;
 
 namespace Zephyros.Core.Proof;
 
 /// <summary>Proves promises of one setup. What two promises have in common is worked out once. Not safe for use by several threads.</summary>
-public sealed class Prover(SignalPlan plan, ProofLimits limits)
+public sealed class Prover
 {
-    private const double MostWords = 1 << 26;
+    // So many sets of positions are there at once, at least, when many memories can be.
+    private const double SetsAtOnce = 64;
 
-    private readonly Dictionary<
-        (ulong Bits, string Cues, string? Standing, bool Examples, int Pieces),
-        ReducedModel
-    > models = [];
+    private readonly SignalPlan plan;
+    private readonly ProofLimits limits;
+    private readonly StopControls stops;
+    private readonly Dictionary<(ProofLooks Looks, bool Examples, int Pieces), ReducedModel> models = [];
+    private readonly Stopwatch clock = new();
+    private IProgress<ProofProgress>? progress;
+    private CancellationToken cancellation;
+    private Explorer? exploring;
+
+    /// <summary>Gets ready.</summary>
+    /// <param name="plan">The valid setup, compiled.</param>
+    /// <param name="limits">How far it may go.</param>
+    public Prover(SignalPlan plan, ProofLimits limits)
+    {
+        (this.plan, this.limits) = (plan, limits);
+        stops = new StopControls(plan, Explore);
+    }
 
     /// <summary>Explores what a promise asks for. A sequence that breaks it is played on the bench before it counts.</summary>
     /// <param name="promise">The promise.</param>
@@ -23,40 +38,55 @@ public sealed class Prover(SignalPlan plan, ProofLimits limits)
         CancellationToken cancellation = default
     )
     {
+        (this.progress, this.cancellation) = (progress, cancellation);
+        clock.Restart();
         if (promise.BySettings(plan) is { } settled)
             return settled;
-        PromiseVerdict? worst = null;
-        foreach (var check in promise.Checks(plan))
+        var checks = promise.Checks(plan).ToArray();
+        if (checks.Length == 0)
+            return new PromiseVerdict(VerdictKind.Vacuous, promise.NothingToCheck);
+        var verdicts = new List<PromiseVerdict>();
+        foreach (var check in checks)
         {
-            var verdict = Explore(check, progress, cancellation);
+            var verdict = promise.OneIsEnough ? stops.Verdict(check) : Explore(check);
+            if (check.About.Length > 0)
+                verdict = verdict with { Reason = $"{check.About}: {verdict.Reason}" };
             if (promise.OneIsEnough && verdict.Kind == VerdictKind.Proven)
-                return verdict with { Reason = $"{check.About}: {verdict.Reason}" };
-            verdict = check.About.Length > 0 ? verdict with { Reason = $"{check.About}: {verdict.Reason}" } : verdict;
-            worst = worst is null ? verdict : Worse(worst, verdict);
+                return verdict;
+            verdicts.Add(verdict);
         }
 
-        return worst ?? new PromiseVerdict(VerdictKind.Vacuous, "There is nothing in this setup that it speaks of.");
+        var worst = promise.OneIsEnough ? Best(verdicts) : verdicts.Aggregate(Worse);
+        return worst with
+        {
+            States = verdicts.Sum(v => v.States),
+            Transitions = verdicts.Sum(v => v.Transitions),
+            Depth = verdicts.Max(v => v.Depth),
+            Bytes = verdicts.Max(v => v.Bytes),
+        };
     }
 
-    // The worse of two verdicts; the figures of both together.
-    private static PromiseVerdict Worse(PromiseVerdict one, PromiseVerdict other)
-    {
-        static int Rank(PromiseVerdict verdict) =>
-            verdict.Kind switch
-            {
-                VerdictKind.Broken => 3,
-                VerdictKind.Vacuous => 2,
-                VerdictKind.NotProven => 1,
-                _ => 0,
-            };
-        var worse = Rank(other) > Rank(one) ? other : one;
-        return worse with
+    private static int Rank(PromiseVerdict verdict) =>
+        verdict.Kind switch
         {
-            States = one.States + other.States,
-            Transitions = one.Transitions + other.Transitions,
-            Depth = Math.Max(one.Depth, other.Depth),
-            Bytes = Math.Max(one.Bytes, other.Bytes),
+            VerdictKind.Broken => 3,
+            VerdictKind.Vacuous => 2,
+            VerdictKind.NotProven => 1,
+            _ => 0,
         };
+
+    private static PromiseVerdict Worse(PromiseVerdict one, PromiseVerdict other) =>
+        Rank(other) > Rank(one) ? other : one;
+
+    // None of several ways is proven: broken only when all are, and then the one that takes longest to fail is told.
+    private static PromiseVerdict Best(List<PromiseVerdict> verdicts) => verdicts.MinBy(v => (Rank(v), -v.Path.Count))!;
+
+    // Says how far it is, and stops when it is told to or its time is up.
+    private void Breathe()
+    {
+        cancellation.ThrowIfCancellationRequested();
+        if (clock.Elapsed > limits.Time)
+            throw new ProofTimeUpException();
     }
 
     /// <summary>How many inputs matter to the check to which most do, of those made so far.</summary>
@@ -68,13 +98,11 @@ public sealed class Prover(SignalPlan plan, ProofLimits limits)
     /// <param name="pieces">Into how many pieces a cell is cut that leaves something open.</param>
     internal ReducedModel ModelFor(PromiseCheck check, bool examples = false, int pieces = 1)
     {
-        var key = (check.Bits, string.Join('\n', check.Cues), check.Standing, examples, pieces);
-        if (models.TryGetValue(key, out var model))
+        var looks = ProofLooks.Of(check);
+        if (models.TryGetValue((looks, examples, pieces), out var model))
             return model;
-        var scope = examples
-            ? ModelFor(check, pieces: pieces).Scope
-            : new ProofScope(plan, check.Bits, check.Cues, check.Standing, pieces);
-        return models[key] = new ReducedModel(scope, examples);
+        var scope = examples ? ModelFor(check, pieces: pieces).Scope : new ProofScope(plan, looks, pieces, Breathe);
+        return models[(looks, examples, pieces)] = new ReducedModel(scope, examples) { Breath = Breathe };
     }
 
     /// <summary>An explorer for a check, ready to start.</summary>
@@ -86,10 +114,25 @@ public sealed class Prover(SignalPlan plan, ProofLimits limits)
         Watch watch,
         ReducedModel model,
         HashSet<BreakingMove>? discarded = null
-    ) => new(model, watch, (input, cell) => InputRoles.Of(plan, check, input, cell), limits, discarded ?? []);
+    ) => new(model, watch, RolesFor(check).Of, limits, discarded ?? []);
+
+    /// <summary>Writes and plays what an exploration of a check found.</summary>
+    internal PathWriter WriterFor(PromiseCheck check, Explorer explorer, ReducedModel model, Exploration found) =>
+        new(check, explorer, model, found, RolesFor(check), Breathe);
+
+    /// <summary>What movements are to a check.</summary>
+    internal InputRoles RolesFor(PromiseCheck check) => new(plan, check, stops);
+
+    /// <summary>Explores from the starts of a check.</summary>
+    internal Exploration Explore(PromiseCheck check, ReducedModel model, Explorer explorer)
+    {
+        exploring = explorer;
+        return explorer.Explore(Starts(model, check.DeclaredStart), progress, cancellation);
+    }
 
     /// <summary>True when the positions and the memory alone are too many to begin with.</summary>
-    internal static bool TooLarge(ReducedModel model) => model.Grid.Positions / 64 * model.Memories > MostWords;
+    internal bool TooLarge(ReducedModel model) =>
+        model.Grid.Positions / 8 * Math.Min(SetsAtOnce, model.Memory.Bound) > limits.Bytes;
 
     /// <summary>The positions at the start: all, or those with the guarded controls where the power-on check wants them.</summary>
     internal ulong[] Starts(ReducedModel model, bool declared)
@@ -124,30 +167,27 @@ public sealed class Prover(SignalPlan plan, ProofLimits limits)
         return cells;
     }
 
-    private PromiseVerdict Explore(
-        PromiseCheck check,
-        IProgress<ProofProgress>? progress,
-        CancellationToken cancellation
-    )
+    private PromiseVerdict Explore(PromiseCheck check)
     {
-        var model = ModelFor(check);
-        if (model.Scope.Obstacle.Length > 0)
-            return new PromiseVerdict(VerdictKind.NotProven, model.Scope.Obstacle);
-        if (TooLarge(model))
-            return new PromiseVerdict(
-                VerdictKind.NotProven,
-                $"Too many combinations to begin with: {Figures.Plain(model.Grid.Positions * model.Memories, 0)} of positions and memory alone."
-            );
-        var watch = check.Watch();
-        var explorer = ExplorerFor(check, watch);
+        exploring = null;
         try
         {
-            var found = explorer.Explore(Starts(model, check.DeclaredStart), progress, cancellation);
+            var model = ModelFor(check);
+            if (model.Scope.Obstacle.Length > 0)
+                return new PromiseVerdict(VerdictKind.NotProven, model.Scope.Obstacle);
+            if (TooLarge(model))
+                return new PromiseVerdict(
+                    VerdictKind.NotProven,
+                    $"Explored 0 of about {Figures.Rough(model.Grid.Positions * model.Memory.Bound)} states: too many combinations of positions and memory to begin with."
+                );
+            var watch = check.Watch();
+            var explorer = ExplorerFor(check, watch);
+            var found = Explore(check, model, explorer);
             var verdict =
                 found.Ending == ExplorationEnding.Broken
-                    ? Verdict(check, new Trials(this, check, cancellation).Of(explorer, model, found))
+                    ? Verdict(check, new Trials(this, check).Of(explorer, model, found))
                     : Verdict(check, watch, explorer, found);
-            return verdict with
+            return Decided(check, verdict) with
             {
                 States = found.States,
                 Transitions = found.Transitions,
@@ -158,16 +198,34 @@ public sealed class Prover(SignalPlan plan, ProofLimits limits)
         }
         catch (OperationCanceledException)
         {
-            return new PromiseVerdict(VerdictKind.NotProven, "The proof was cancelled.");
+            return new PromiseVerdict(VerdictKind.NotProven, $"The proof was cancelled.{HowFar}");
+        }
+        catch (ProofTimeUpException)
+        {
+            return new PromiseVerdict(
+                VerdictKind.NotProven,
+                $"The time allowed, {Figures.Plain(limits.Time.TotalSeconds, 0)} s, was used up.{HowFar}"
+            );
         }
     }
+
+    private string HowFar =>
+        exploring is { } explorer
+            ? $" Explored {Figures.Rough(explorer.States)} of about {Figures.Rough(explorer.Estimate)} states."
+            : "";
+
+    // A promise that rests on a movement which could not be decided is not decided itself.
+    private PromiseVerdict Decided(PromiseCheck check, PromiseVerdict verdict) =>
+        verdict.Kind == VerdictKind.Proven && stops.Undecided(check.LooksAt) is { } named
+            ? new PromiseVerdict(VerdictKind.NotProven, $"Whether {named} always stops could not be proven.")
+            : verdict;
 
     private static PromiseVerdict Verdict(PromiseCheck check, Watch watch, Explorer explorer, Exploration found)
     {
         if (found.Ending == ExplorationEnding.OverLimit)
             return new PromiseVerdict(
                 VerdictKind.NotProven,
-                $"Explored {Figures.Plain(found.States, 0)} of about {Figures.Plain(explorer.Estimate, 0)} states, then the memory allowed was used up."
+                $"Explored {Figures.Rough(found.States)} of about {Figures.Rough(explorer.Estimate)} states, then the memory allowed was used up."
             );
         return NothingFound(check is { Goal: not null, Unwanted: false }, check.Unwanted || watch.PremiseReached);
     }
@@ -230,8 +288,10 @@ public sealed class Prover(SignalPlan plan, ProofLimits limits)
             limits.TwoHands
                 ? "Tried: single movements, and pairs of controls that change within one frame."
                 : "Tried: single movements, in any order and from anywhere to anywhere.",
-            "Delays, presses and timers may end in any order.",
-            "A transmitter takes longer to start than the board waits for frames.",
+            "Delays and presses end in every order, and at the same moment, that their lengths allow; the board's own times in any order.",
+            "Telemetry comes, goes and reads anything within its range at any time, also 0 at the start.",
+            "Frames may be missing for any time; what is moved meanwhile arrives at once.",
+            $"A transmitter that was switched off takes {plan.Setup.Transmitter.RestartTime} at least until it sends again.",
             plan.Wire.FramesForAll == 1
                 ? "All channels arrive together, frame by frame."
                 : $"All channels arrive together; {plan.Wire.Name} sends them in {plan.Wire.FramesForAll} frames.",

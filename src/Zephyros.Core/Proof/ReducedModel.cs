@@ -10,14 +10,18 @@ namespace Zephyros.Core.Proof;
 /// every position of its inputs. Worked out when it is first asked for. Not safe for use by several threads.</summary>
 internal sealed class ReducedModel
 {
+    private const int RunsBetweenBreaths = 256;
+
     private readonly ProofScope scope;
     private readonly RangeRun run;
     private readonly bool examples;
-    private readonly int[] memoryStrides;
-    private readonly Dictionary<(int Memory, int Elapsing), OutcomeRow[]?[]> rows = [];
+    private readonly Dictionary<(int Memory, ulong Ending), OutcomeRow[]?[]> rows = [];
     private readonly Dictionary<ulong, int> readingNumbers = [];
     private readonly List<ulong> readings = [];
     private readonly int standing;
+    private readonly DeclaredOverrides? overrides;
+    private long tables;
+    private int runs;
     private readonly BoardAtom[] fixedAtoms;
     private readonly (int Channel, BoardAtom[] Atoms)[] channels;
     private readonly BoardAtom[] qualityAtoms;
@@ -29,18 +33,16 @@ internal sealed class ReducedModel
     {
         this.scope = scope;
         this.examples = examples;
-        run = new RangeRun(scope.Plan.Model, scope.Relevant, scope.Parts) { Examples = examples };
+        run = new RangeRun(scope.Plan.Model, scope.Relevant, scope.Parts)
+        {
+            Examples = examples,
+            SlowArrives = scope.Looks.AtRestOn is not null,
+        };
+        if (scope.Looks.AtRestOn is { } looked)
+            overrides = new DeclaredOverrides(scope.Plan, looked);
         Grid = new InputGrid(scope.Inputs);
         standing = scope.Inputs.ToList().FindIndex(i => i.Kind == InputKind.Control && i.Id == scope.Standing);
-        memoryStrides = new int[scope.Parts.Count];
-        var size = 1L;
-        for (var i = 0; i < scope.Parts.Count; i++)
-        {
-            memoryStrides[i] = (int)size;
-            size = Math.Min(size * scope.Parts[i].Count, int.MaxValue);
-        }
-
-        Memories = (int)size;
+        Memory = new ReducedMemory(scope.Plan.Model, scope.Parts);
         var planned = scope.Plan.Model.Channels.Select((c, i) => (Number: c.Channel.Number.Value, Index: i)).ToArray();
         channels =
         [
@@ -60,14 +62,17 @@ internal sealed class ReducedModel
 
     public InputGrid Grid { get; }
 
-    /// <summary>How many states the memory has.</summary>
-    public int Memories { get; }
+    /// <summary>What the model can remember.</summary>
+    public ReducedMemory Memory { get; }
+
+    /// <summary>Is called now and then while tables are worked out; may throw to end that.</summary>
+    public Action? Breath { get; set; }
 
     /// <summary>What the board can read, as far as it was worked out.</summary>
     public IReadOnlyList<ulong> Readings => readings;
 
     /// <summary>The bytes that the tables take, about.</summary>
-    public long Bytes { get; private set; }
+    public long Bytes => tables + Memory.Bytes + (64L * readings.Count);
 
     /// <summary>The number of what the board reads.</summary>
     public int NumberOf(ulong reading)
@@ -85,33 +90,27 @@ internal sealed class ReducedModel
     /// <summary>What comes of running the model at the positions of a word.</summary>
     /// <param name="memory">The number of the memory before; 0 is a transmitter that was just switched on.</param>
     /// <param name="word">The word.</param>
-    /// <param name="elapsing">The part whose time comes to its end, or -1. Positions where it is not waiting have no outcome.</param>
-    public OutcomeRow[] Row(int memory, int word, int elapsing = -1)
+    /// <param name="ending">The parts whose time comes to its end, a bit each. Positions where they are not waiting have no outcome.</param>
+    public OutcomeRow[] Row(int memory, int word, ulong ending = 0)
     {
-        ref var table = ref CollectionsMarshal.GetValueRefOrAddDefault(rows, (memory, elapsing), out _);
+        ref var table = ref CollectionsMarshal.GetValueRefOrAddDefault(rows, (memory, ending), out _);
         if (table is null)
         {
             table = new OutcomeRow[Grid.Words][];
-            Bytes += 8L * Grid.Words;
+            tables += 8L * Grid.Words;
         }
 
-        return table[word] ??= Work(memory, word, elapsing);
+        return table[word] ?? (table[word] = Work(memory, word, ending));
     }
 
-    /// <summary>The tables that were worked out: by the memory before and the part whose time comes to its end, the rows of each word.</summary>
-    public IEnumerable<((int Memory, int Elapsing) Key, OutcomeRow[]?[] Words)> Tables =>
+    /// <summary>The tables that were worked out.</summary>
+    public IEnumerable<((int Memory, ulong Ending) Key, OutcomeRow[]?[] Words)> Tables =>
         rows.Select(r => (r.Key, r.Value));
 
-    /// <summary>The number of a memory whose parts are in given states.</summary>
-    public int MemoryOf(IReadOnlyList<int> states) => states.Select((s, i) => s * memoryStrides[i]).Sum();
-
-    /// <summary>The state of each part of a memory.</summary>
-    public int Part(int memory, int part) => memory / memoryStrides[part] % scope.Parts[part].Count;
-
-    private OutcomeRow[] Work(int memory, int word, int elapsing)
+    private OutcomeRow[] Work(int memory, int word, ulong ending)
     {
         var found = new Dictionary<ModelOutcome, ulong>();
-        run.Elapsing = elapsing;
+        run.Elapsing = ending;
         for (var bits = Grid.Used; bits != 0; bits &= bits - 1)
         {
             var bit = BitOperations.TrailingZeroCount(bits);
@@ -120,15 +119,20 @@ internal sealed class ReducedModel
             {
                 Put(word, bit, memory);
                 run.Run(choices);
-                if (elapsing >= 0 && !run.Elapsed)
+                if (++runs % RunsBetweenBreaths == 0)
+                    Breath?.Invoke();
+                if (run.Elapsed != ending)
                     continue;
-                var outcome = new ModelOutcome(MemoryOf(run.Memory), NumberOf(Read(choices) | Standing(word, bit)));
+                var outcome = new ModelOutcome(
+                    Memory.After(memory, run),
+                    NumberOf(Read(choices) | Standing(word, bit))
+                );
                 ref var positions = ref CollectionsMarshal.GetValueRefOrAddDefault(found, outcome, out _);
                 positions |= 1UL << bit;
             } while (choices.Next());
         }
 
-        Bytes += 24L * found.Count;
+        tables += 40 + (24L * found.Count);
         return [.. found.Select(f => new OutcomeRow(f.Key, f.Value))];
     }
 
@@ -145,8 +149,7 @@ internal sealed class ReducedModel
                 run.TelemetryLost = cell == 1;
         }
 
-        for (var i = 0; i < scope.Parts.Count; i++)
-            run.Memory[i] = Part(memory, i);
+        Memory.Recall(memory, run);
     }
 
     // What the board reads after a run; comparisons that stay open go every way in which they can go together.
@@ -156,6 +159,10 @@ internal sealed class ReducedModel
         for (var i = 0; i < scope.Cues.Count; i++)
             if (run.At(scope.Plan.Model.Layout.ConditionRegister(scope.Cues[i])).Value != 0)
                 reading |= ProofScope.CueBit(i);
+        if (overrides is not null)
+            reading |=
+                (overrides.Hold(r => run.At(r).Value) ? ProofScope.OverriddenBit : 0)
+                | (run.Waiting.Contains(true) ? ProofScope.UnderWayBit : 0);
         foreach (var atom in fixedAtoms)
             if (atom.Channel < scope.Plan.Wire.Channels && atom.Holds(scope.Receive(atom.Channel, default).Value))
                 reading |= atom.Bit;
@@ -165,10 +172,13 @@ internal sealed class ReducedModel
         {
             var received = scope.Receive(atoms[0].Channel, run.Sent(channel, withOverrides: true));
             var wander = scope.Wander(atoms[0].Channel);
-            reading |=
+            var read =
                 wander > 0 ? OneOf(atoms, received.Wandering(wander), choices)
                 : received.ExampleDecides ? BitsAt(atoms, received.Value)
                 : OneOf(atoms, received, choices);
+            reading |= read;
+            if (wander > 0 && received.ExampleDecides && read != BitsAt(atoms, received.Value))
+                reading |= ProofScope.TremblesBit;
         }
 
         return reading;

@@ -19,9 +19,6 @@ public enum Roles
     /// <summary>It is a control that is declared to give the arming consent.</summary>
     Consents = 8,
 
-    /// <summary>It is a control that is declared to cut the throttle.</summary>
-    Cuts = 16,
-
     /// <summary>It is a switch that goes to its safe end.</summary>
     ToSafeEnd = 32,
 
@@ -33,4 +30,13 @@ public enum Roles
 
     /// <summary>It is no hand: a telemetry reading.</summary>
     Telemetry = 128,
+
+    /// <summary>It is a control that goes elsewhere than to a safe end.</summary>
+    NotToSafeEnd = 512,
+
+    /// <summary>It goes where it was proven to stop the motors from every armed state.</summary>
+    Stops = 1024,
+
+    /// <summary>It goes where it was proven to end thrust from every armed state: a stop, or a throttle cut of the transmitter.</summary>
+    EndsThrust = 2048,
 }

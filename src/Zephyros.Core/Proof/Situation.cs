@@ -11,6 +11,9 @@ namespace Zephyros.Core.Proof;
 /// <param name="Usb">Whether the board is connected for configuration.</param>
 /// <param name="Fix">True while the board has a position fix; only looked at where a promise asks for it.</param>
 /// <param name="Monitor">What the promise remembers.</param>
+/// <param name="Excused">True when, since the transmitter last reached the receiver, a control was moved that excuses what its return
+/// brings; see <see cref="Watch.Excuses"/>.</param>
+/// <param name="Trembled">True when the last reading lay beside what is sent; only where a promise asks.</param>
 public readonly record struct Situation(
     BoardState Board,
     RadioState Radio,
@@ -19,5 +22,7 @@ public readonly record struct Situation(
     Orientation Lies,
     UsbState Usb,
     bool Fix,
-    int Monitor
+    int Monitor,
+    bool Excused = false,
+    bool Trembled = false
 );

@@ -64,9 +64,11 @@ internal sealed class SituationSystem
         var now = situations[number];
         if (model.Scope.IsSlow && now.Radio != RadioState.Off)
             yield return new(MoveKind.SlowStep);
+        if (model.Scope.Trembles && now.Radio != RadioState.Off)
+            yield return new(MoveKind.Tremble);
         foreach (var timer in Enum.GetValues<BoardTimer>())
             if (
-                timer != BoardTimer.FramesMissing
+                (timer != BoardTimer.FramesMissing || !FramesArrive(now))
                 && plan.Board.Duration(timer) is not null
                 && BoardMachine.Runs(plan.Board, now.Board, timer)
             )
@@ -78,7 +80,7 @@ internal sealed class SituationSystem
         yield return new(now.Board.Powered ? MoveKind.PowerOff : MoveKind.PowerOn);
         if (now.Radio != RadioState.Off)
             yield return new(MoveKind.TransmitterOff);
-        else if (!AwaitsFrames(now))
+        else if (!Restarting(now))
             yield return new(MoveKind.TransmitterOn);
         foreach (var lies in Orientations())
             if (lies != now.Lies)
@@ -111,8 +113,17 @@ internal sealed class SituationSystem
         return after;
     }
 
-    // A transmitter takes longer to start than a board waits for frames; an assumption that each verdict names.
-    private static bool AwaitsFrames(Situation now) => now.Board is { Powered: true, Signal: BoardSignal.Grace };
+    // A board that does not wait for as long as a restart takes has gone on meanwhile.
+    private bool Restarting(in Situation now)
+    {
+        if (FramesArrive(now) || !now.Board.Powered)
+            return false;
+        var waits = plan.Setup.Board.SignalTimeout.Value;
+        if (now.Board.Signal == BoardSignal.Grace)
+            waits += plan.Setup.Board.Loss.Grace.Value;
+        return now.Board.Signal is BoardSignal.Good or BoardSignal.Grace
+            && waits < plan.Setup.Transmitter.RestartTime.Value;
+    }
 
     private IEnumerable<Orientation> Orientations()
     {
@@ -125,7 +136,8 @@ internal sealed class SituationSystem
         yield return Orientation.UpsideDown;
     }
 
-    private bool FramesArrive(in Situation now) =>
+    /// <summary>True when good frames arrive at the board in a situation, by radio or not.</summary>
+    public bool FramesArrive(in Situation now) =>
         now.Board.Powered
         && (
             now.Radio == RadioState.Up
@@ -141,24 +153,24 @@ internal sealed class SituationSystem
         var bits = model.Readings[shown];
         if (frames)
             next = next with { Board = See(next, new BoardView(bits)) };
-        else
-            // A dropout that is shorter than the board's time is a late frame; a loss is longer.
-            next = next with
-            {
-                Board = BoardMachine.Elapse(plan.Board, next.Board, BoardTimer.FramesMissing, next.Fix),
-            };
+        var returns = before.Radio != RadioState.Up && next.Radio == RadioState.Up;
+        var excused = before.Excused || (happening.Roles & watch.Excuses) != 0;
+        var trembled = watch.LooksAtTremble && (bits & ProofScope.TremblesBit) != 0;
         var change = new Change(
             before,
             happening.Kind,
-            happening.Roles,
+            returns && excused ? happening.Roles | watch.Excuses : happening.Roles,
             next.Board,
             next.Radio,
             next.Fix,
             frames,
             frames ? new BoardView(bits) : default,
             (model.Readings[reading] & ProofScope.StickLowBit) != 0,
-            ProofScope.CuesIn(model.Readings[reading])
+            ProofScope.CuesIn(model.Readings[reading]),
+            returns && before.Board is { Powered: true, HasSignal: true } && !FramesArrive(before),
+            trembled || before.Trembled
         );
+        next = next with { Excused = next.Radio != RadioState.Up && excused, Trembled = frames && trembled };
         var monitor = watch.Next(before.Monitor, change);
         if (monitor != Watch.Broken)
             return Number(next with { Monitor = monitor });

@@ -4,7 +4,7 @@ namespace Zephyros.Core.Proof;
 /// open cut finer, past the move that did not come out, and with one value of each cell.</summary>
 /// <remarks>Proof.md, "Verdicts": "if the replay fails, split cells or add timer order and search again". Looking past a move stands in
 /// for the order of timers: another sequence, in which they end in time, may break the promise too.</remarks>
-internal sealed class Trials(Prover prover, PromiseCheck check, CancellationToken cancellation)
+internal sealed class Trials(Prover prover, PromiseCheck check)
 {
     // So many moves that do not come out are looked past.
     private const int MostDiscards = 16;
@@ -16,7 +16,7 @@ internal sealed class Trials(Prover prover, PromiseCheck check, CancellationToke
     /// <exception cref="OperationCanceledException">It was cancelled.</exception>
     public Trial Of(Explorer explorer, ReducedModel model, Exploration found)
     {
-        var (first, confirmed) = new PathWriter(check, explorer, model, found).Play();
+        var (first, confirmed) = prover.WriterFor(check, explorer, model, found).Play();
         if (confirmed)
             return new Trial(first, TrialEnding.Played, Shortest: true);
         return Finer(model)
@@ -33,7 +33,7 @@ internal sealed class Trials(Prover prover, PromiseCheck check, CancellationToke
         foreach (var pieces in Pieces)
         {
             var model = prover.ModelFor(check, pieces: pieces);
-            if (Prover.TooLarge(model))
+            if (prover.TooLarge(model))
                 return null;
             var watch = check.Watch();
             var (explorer, found) = Explore(model, watch, []);
@@ -41,7 +41,7 @@ internal sealed class Trials(Prover prover, PromiseCheck check, CancellationToke
                 return new Trial([], TrialEnding.Excluded) { PremiseReached = watch.PremiseReached };
             if (found.Ending == ExplorationEnding.OverLimit)
                 return null;
-            var (path, confirmed) = new PathWriter(check, explorer, model, found).Play();
+            var (path, confirmed) = prover.WriterFor(check, explorer, model, found).Play();
             if (confirmed)
                 return new Trial(path, TrialEnding.Played, Shortest: true);
         }
@@ -58,7 +58,7 @@ internal sealed class Trials(Prover prover, PromiseCheck check, CancellationToke
             var (explorer, found) = Explore(model, check.Watch(), discarded);
             if (found.Ending != ExplorationEnding.Broken)
                 return null;
-            var (path, confirmed) = new PathWriter(check, explorer, model, found).Play();
+            var (path, confirmed) = prover.WriterFor(check, explorer, model, found).Play();
             if (confirmed)
                 return new Trial(path, TrialEnding.Played);
             discarded.Add(explorer.BrokenBy);
@@ -74,6 +74,6 @@ internal sealed class Trials(Prover prover, PromiseCheck check, CancellationToke
     )
     {
         var explorer = prover.ExplorerFor(check, watch, model, discarded);
-        return (explorer, explorer.Explore(prover.Starts(model, check.DeclaredStart), null, cancellation));
+        return (explorer, prover.Explore(check, model, explorer));
     }
 }

@@ -22,6 +22,12 @@ public abstract class Watch
     /// <summary>True when the promise asks whether the board has a position fix.</summary>
     public virtual bool LooksAtFix => false;
 
+    /// <summary>Moved while nothing came by radio, these excuse what the return of the radio brings.</summary>
+    public virtual Roles Excuses => Roles.None;
+
+    /// <summary>True when the promise asks whether a reading trembles.</summary>
+    public virtual bool LooksAtTremble => false;
+
     /// <summary>True when a movement of a hand may be tried; a promise about switching on looks at no movement.</summary>
     public virtual bool HandsMove => true;
 }

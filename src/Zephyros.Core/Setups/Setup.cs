@@ -61,4 +61,8 @@ public sealed record Setup
     [Description("What the pilot has decided about safety promises, by the promise's code.")]
     public ImmutableDictionary<string, PromiseSetting> Promises { get; init; } =
         ImmutableDictionary<string, PromiseSetting>.Empty;
+
+    /// <summary>Figures that promises are measured against.</summary>
+    [Description("Figures that the pilot sets and promises are measured against.")]
+    public PilotLimits Limits { get; init; } = new();
 }

@@ -22,6 +22,16 @@ public static class Figures
         return rounded < 0 ? "−" + text : text;
     }
 
+    /// <summary>A count that may be huge: its figures, or a few of them with the word for what they count.</summary>
+    public static string Rough(double count) =>
+        count switch
+        {
+            < 1e6 => Math.Round(count).ToString("#,0", CultureInfo.InvariantCulture).Replace(',', '\u202f'),
+            < 1e9 => $"{Plain(count / 1e6, 1)} million",
+            < 1e12 => $"{Plain(count / 1e9, 1)} billion",
+            _ => $"10 to the power of {Math.Floor(Math.Log10(count)).ToString("0", CultureInfo.InvariantCulture)}",
+        };
+
     /// <summary>Like <see cref="Plain"/>, with a plus sign before a positive number.</summary>
     public static string Signed(double value, int decimals = 1)
     {

@@ -73,7 +73,7 @@ public sealed class ModelCheckerTests
         var model = prover.ModelFor(check);
         var explorer = prover.ExplorerFor(check, check.Watch());
         var starts = prover.Starts(model, check.DeclaredStart);
-        if (model.Grid.Positions * model.Memories > most)
+        if (model.Grid.Positions * model.Memory.Bound > most)
             return null;
         var ours = explorer.Explore(starts, null, TestContext.Current.CancellationToken);
         if (ours.States > most)

@@ -13,23 +13,23 @@ internal sealed class AllowedSteps(ReducedModel model, SituationSystem system)
     {
         var reached = new HashSet<ProofState> { before };
         foreach (var happening in system.Happenings(before.Situation).ToArray())
-            reached.UnionWith(Next(before with { Word = after.Word, Bit = after.Bit }, happening, -1));
+            reached.UnionWith(Next(before with { Word = after.Word, Bit = after.Bit }, happening, 0));
         if (IsMovement(before, after))
             reached.UnionWith(
-                Next(before with { Word = after.Word, Bit = after.Bit }, new Happening(MoveKind.Input), -1)
+                Next(before with { Word = after.Word, Bit = after.Bit }, new Happening(MoveKind.Input), 0)
             );
         for (var i = 0; i < MostTimers && !reached.Contains(after); i++)
             foreach (var state in reached.ToArray())
             {
-                for (var part = 0; part < model.Scope.Parts.Count; part++)
-                    reached.UnionWith(Next(state, new Happening(MoveKind.ModelTime), part));
+                foreach (var ending in model.Memory.Endings(state.Memory).ToArray())
+                    reached.UnionWith(Next(state, new Happening(MoveKind.ModelTime), ending));
                 foreach (
                     var timer in system
                         .Happenings(state.Situation)
-                        .Where(h => h.Kind is MoveKind.BoardTime or MoveKind.SlowStep)
+                        .Where(h => h.Kind is MoveKind.BoardTime or MoveKind.SlowStep or MoveKind.Tremble)
                         .ToArray()
                 )
-                    reached.UnionWith(Next(state, timer, -1));
+                    reached.UnionWith(Next(state, timer, 0));
             }
 
         return reached.Contains(after);
@@ -45,16 +45,16 @@ internal sealed class AllowedSteps(ReducedModel model, SituationSystem system)
         return others.Length == 1 || (others.Length == 0 && inputs.Any(i => model.Grid.Moves(i, To(i), To(i))));
     }
 
-    private IEnumerable<ProofState> Next(ProofState here, Happening happening, int part)
+    private IEnumerable<ProofState> Next(ProofState here, Happening happening, ulong ending)
     {
         var on = system.Situations[here.Situation].Radio != RadioState.Off;
         var table = system.Steps(here.Situation, happening);
         if (!on && happening.Kind != MoveKind.TransmitterOn)
-            return part >= 0 ? [] : [here with { Memory = 0, Situation = system.Next(table, 0) }];
+            return ending != 0 ? [] : [here with { Memory = 0, Situation = system.Next(table, 0) }];
         var memory = happening.Kind == MoveKind.TransmitterOn ? 0 : here.Memory;
         return
         [
-            .. from row in model.Row(memory, here.Word, part)
+            .. from row in model.Row(memory, here.Word, ending)
             where (row.Positions >> here.Bit & 1) != 0
             select here with
             {

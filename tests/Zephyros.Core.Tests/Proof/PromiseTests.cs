@@ -113,7 +113,7 @@ public sealed class PromiseTests
             var replay = new BenchReplay(ProofFaults.All[name].Setup, path);
             for (var step = 1; step < path.Count; step++)
             {
-                Assert.True(replay.Step());
+                Assert.True(replay.Step(), $"{name}, step {step}");
                 Assert.Equal(path[step].Board.Motors, replay.Bench.Snapshot("throttle").Motors);
             }
 

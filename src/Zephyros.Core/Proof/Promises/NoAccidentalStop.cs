@@ -17,17 +17,19 @@ public sealed class NoAccidentalStop : Promise
 
     /// <inheritdoc />
     public override string Title =>
-        "In thrust only the arm control and declared throttle cuts stop the motors: no other switch, no telemetry value and no timer does.";
+        "In thrust only a movement that was proven to stop the motors from every armed state stops them: no other switch, no telemetry value and no timer does.";
 
     /// <inheritdoc />
     public override string Principle => "Availability in flight: our own, after common practice";
 
     /// <inheritdoc />
     public override IEnumerable<PromiseCheck> Checks(SignalPlan plan) =>
-        [new(plan.Board.MotorBits, () => new Watcher()) { LooksAt = Roles.Arms | Roles.Cuts }];
+        [new(plan.Board.MotorBits, () => new Watcher()) { LooksAt = Roles.Stops }];
 
     private sealed class Watcher : Watch
     {
+        public override Roles Excuses => Roles.Stops;
+
         public override int Next(int monitor, in Change change)
         {
             if (change.Before.Board.Motors != MotorLevel.Thrust || change.Before.Board.Signal != BoardSignal.Good)
@@ -35,8 +37,8 @@ public sealed class NoAccidentalStop : Promise
             PremiseReached = true;
             if (change.Radio != RadioState.Up || !change.Board.Powered || change.Board.Motors != MotorLevel.Off)
                 return 0;
-            // What comes back with the signal is where the stop control stands.
-            return change.Kind == MoveKind.RadioBack || change.By(Roles.Arms | Roles.Cuts) ? 0 : Broken;
+            // A transmitter that was switched off has given the craft away.
+            return change.Kind == MoveKind.TransmitterOn || change.By(Roles.Stops) ? 0 : Broken;
         }
     }
 }

@@ -32,16 +32,16 @@ public sealed class NoDelayedArming : Promise
 
     private sealed class Watcher : Watch
     {
+        public override Roles Excuses => Roles.Arms | Roles.Consents;
+
         public override int Next(int monitor, in Change change)
         {
             if (!change.Arms)
                 return 0;
             PremiseReached = true;
-            return
-                change.Kind != MoveKind.Input
-                || !change.By(Roles.Arms | Roles.Consents) && change.By(Roles.ThrottleStick | Roles.Telemetry)
-                ? Broken
-                : 0;
+            if (change.By(Roles.Arms | Roles.Consents))
+                return change.AtOnce ? 0 : Broken;
+            return change.Kind != MoveKind.Input || change.By(Roles.ThrottleStick | Roles.Telemetry) ? Broken : 0;
         }
     }
 }

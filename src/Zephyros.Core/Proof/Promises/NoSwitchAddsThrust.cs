@@ -28,15 +28,14 @@ public sealed class NoSwitchAddsThrust : Promise
 
     private sealed class Watcher : Watch
     {
+        public override Roles Excuses => Roles.ThrottleStick;
+
         public override int Next(int monitor, in Change change)
         {
             var (before, after) = (change.Before.Board, change.Board);
             if (after.Motors != MotorLevel.Thrust || after.ForSelfRight || after.Signal != BoardSignal.Good)
                 return 0;
             PremiseReached = true;
-            // What comes back with the signal is where the stick stands.
-            if (change.Kind is MoveKind.RadioBack or MoveKind.TransmitterOn)
-                return 0;
             if (!before.Armed || before.Signal != BoardSignal.Good || before.Motors == MotorLevel.Thrust)
                 return 0;
             // Right at the threshold a limiter may lift a throttle over it; a hand feels more than that.

@@ -1,3 +1,4 @@
+using Zephyros.Core.Board;
 using Zephyros.Core.Path;
 
 namespace Zephyros.Core.Proof.Promises;
@@ -36,7 +37,9 @@ public sealed class OneControlArms : Promise
             if (!change.Arms)
                 return 0;
             PremiseReached = true;
-            return change.ByHand && !change.By(Roles.Arms | Roles.Consents | Roles.ThrottleStick) ? Broken : 0;
+            // A control that only claims to give a consent does not arm by giving it.
+            var consents = change.By(Roles.Consents) && change.Before.Board.Standing == ArmRefusal.ConsentMissing;
+            return change.ByHand && !consents && !change.By(Roles.Arms | Roles.ThrottleStick) ? Broken : 0;
         }
     }
 }

@@ -25,10 +25,17 @@ public sealed class SafeEndIsSafe : Promise
 
     /// <inheritdoc />
     public override IEnumerable<PromiseCheck> Checks(SignalPlan plan) =>
-        [new(plan.Board.MotorBits | BoardView.WellUpBit, () => new Watcher()) { LooksAt = Roles.ToSafeEnd }];
+        [
+            new(plan.Board.MotorBits | BoardView.WellUpBit, () => new Watcher())
+            {
+                LooksAt = Roles.ToSafeEnd | Roles.NotToSafeEnd,
+            },
+        ];
 
     private sealed class Watcher : Watch
     {
+        public override bool LooksAtTremble => true;
+
         public override int Next(int monitor, in Change change)
         {
             PremiseReached |= change.Board.Armed;
@@ -37,7 +44,13 @@ public sealed class SafeEndIsSafe : Promise
                 change.Board.Motors != MotorLevel.Thrust
                 || change.View.Has(BoardView.WellUpBit)
                 || !change.View.Has(BoardView.ThrustBit);
-            return change.By(Roles.ToSafeEnd) && felt && change.Board.Motors > change.Before.Board.Motors ? Broken : 0;
+            // Two hands are judged together, and what only a tremble changes is not blamed on the switch.
+            var toSafety =
+                change.Kind == MoveKind.Input
+                && change.By(Roles.ToSafeEnd)
+                && !change.By(Roles.NotToSafeEnd)
+                && !change.Trembles;
+            return toSafety && felt && change.Board.Motors > change.Before.Board.Motors ? Broken : 0;
         }
     }
 }

@@ -27,35 +27,10 @@ public sealed class StopWorks : Promise
     public override bool OneIsEnough => true;
 
     /// <inheritdoc />
+    public override string NothingToCheck =>
+        "No control is meant to stop the motors: nothing arms, or it arms wherever its control stands.";
+
+    /// <inheritdoc />
     public override IEnumerable<PromiseCheck> Checks(SignalPlan plan) =>
-        from function in plan.Setup.Board.Functions.OrderBy(f => f.Key, StringComparer.Ordinal)
-        where function.Value.Kind is FunctionKind.Arm or FunctionKind.ThrottleCut
-        where plan.Model.IndexOf(function.Value.Control) >= 0
-        let control = plan.Setup.Transmitter.Controls[function.Value.Control]
-        from position in control.NamedPositions
-        select new PromiseCheck(plan.Board.MotorBits, () => new Watcher())
-        {
-            About = $"{control.Name} to {position.Name}",
-            LooksAt = Roles.Named | Roles.NamedAway,
-            Named = (function.Value.Control, position.Setting),
-        };
-
-    private sealed class Watcher : Watch
-    {
-        private const int Elsewhere = 1;
-        private const int There = 2;
-
-        public override int Next(int monitor, in Change change)
-        {
-            var stands =
-                change.By(Roles.Named) ? There
-                : change.By(Roles.NamedAway) ? Elsewhere
-                : monitor;
-            if (change.Board.Motors == MotorLevel.Off || change.Radio != RadioState.Up)
-                return stands;
-            PremiseReached = true;
-            // Motors that turn while the control stands there already could not be stopped by putting it there.
-            return stands == There ? Broken : stands;
-        }
-    }
+        StopControls.Meant(plan).Select(m => StopControls.Check(plan, m.Control, m.Setting, MotorLevel.Off));
 }

@@ -34,17 +34,24 @@ internal sealed class RangeRun
             partOf[parts[i].Op] = i;
         registers = new ValueRange[plan.Layout.RegisterCount];
         Memory = new int[parts.Count];
+        Waiting = new bool[parts.Count];
         Ends = new ValueRange[plan.Channels.Count];
     }
 
     /// <summary>The state of every part that remembers; before a run as it was, after it as it is.</summary>
     public int[] Memory { get; }
 
-    /// <summary>The part whose time comes to its end in the next run, or -1.</summary>
-    public int Elapsing { get; set; } = -1;
+    /// <summary>The parts whose time comes to its end in the next run, a bit each.</summary>
+    public ulong Elapsing { get; set; }
 
-    /// <summary>True to run examples instead of ranges: nothing is undecided then, and a slow step has always arrived.</summary>
+    /// <summary>After a run: the parts that wait for their time to pass.</summary>
+    public bool[] Waiting { get; }
+
+    /// <summary>True to run examples instead of ranges: nothing is undecided then.</summary>
     public bool Examples { get; init; }
+
+    /// <summary>True when a slow step has always arrived.</summary>
+    public bool SlowArrives { get; init; }
 
     /// <summary>True while no telemetry arrives.</summary>
     public bool TelemetryLost { get; set; }
@@ -52,8 +59,8 @@ internal sealed class RangeRun
     /// <summary>The last value of each chain that was run, in the order of the plan's channels.</summary>
     public ValueRange[] Ends { get; }
 
-    /// <summary>The part whose time was to come to its end was waiting for it.</summary>
-    public bool Elapsed { get; private set; }
+    /// <summary>The parts whose time did come to its end in the last run, a bit each.</summary>
+    public ulong Elapsed { get; private set; }
 
     /// <summary>What a register holds after a run.</summary>
     public ValueRange At(int register) => registers[register];
@@ -64,7 +71,7 @@ internal sealed class RangeRun
     /// <summary>Runs all parts.</summary>
     public void Run(Choices choices)
     {
-        Elapsed = false;
+        Elapsed = 0;
         foreach (var section in sections)
             RunSection(section, choices);
     }
@@ -156,7 +163,7 @@ internal sealed class RangeRun
                 var (low, high) = curve.Between(passing.Low, passing.High);
                 passing = new ValueRange(curve.At(passing.Value), low, high, passing.Sources);
                 break;
-            case OpCode.Slow when Examples:
+            case OpCode.Slow when Examples || SlowArrives:
                 break;
             case OpCode.Slow:
                 passing = new ValueRange(passing.Value, -Anywhere, Anywhere, Uncertain);
@@ -216,11 +223,12 @@ internal sealed class RangeRun
     private double Delay(int part, in Op op)
     {
         var input = (int)registers[op.A].Value;
+        Waiting[part] = input != Memory[part] && (input != 0 ? op.P : op.Q) > 0 && !Elapses(part);
         if (input == Memory[part])
             return input;
-        var wait = input != 0 ? op.P : op.Q;
-        Elapsed |= wait > 0 && Elapsing == part;
-        if (wait <= 0 || Elapsing == part)
+        if ((input != 0 ? op.P : op.Q) > 0 && Elapses(part))
+            Elapsed |= 1UL << part;
+        if (!Waiting[part])
             Memory[part] = input;
         return Memory[part];
     }
@@ -230,22 +238,25 @@ internal sealed class RangeRun
         var down = registers[op.A].Value > 0;
         if (double.IsPositiveInfinity(op.Q))
         {
-            Elapsed |= down && Memory[part] == 0 && op.P > 0 && Elapsing == part;
-            var enough = down && (Memory[part] != 0 || op.P <= 0 || Elapsing == part);
+            if (down && Memory[part] == 0 && op.P > 0 && Elapses(part))
+                Elapsed |= 1UL << part;
+            var enough = down && (Memory[part] != 0 || op.P <= 0 || Elapses(part));
+            Waiting[part] = down && !enough;
             Memory[part] = enough ? 1 : 0;
             return Memory[part];
         }
 
-        Elapsed |=
-            Elapsing == part
-            && (
-                down
-                    ? Memory[part] is MemoryPart.PressedShort or MemoryPart.PressedEnough
-                    : Memory[part] is MemoryPart.Pulse
-            );
-        Memory[part] = NextPress(Memory[part], down, op.P <= 0, Elapsing == part);
+        var ends = down
+            ? Memory[part] is MemoryPart.PressedShort or MemoryPart.PressedEnough
+            : Memory[part] is MemoryPart.Pulse;
+        if (ends && Elapses(part))
+            Elapsed |= 1UL << part;
+        Memory[part] = NextPress(Memory[part], down, op.P <= 0, Elapses(part));
+        Waiting[part] = Memory[part] is MemoryPart.PressedShort or MemoryPart.PressedEnough or MemoryPart.Pulse;
         return Bit(Memory[part] == MemoryPart.Pulse);
     }
+
+    private bool Elapses(int part) => (Elapsing >> part & 1) != 0;
 
     private static int NextPress(int state, bool down, bool atOnce, bool elapsing)
     {
