@@ -51,7 +51,7 @@ internal sealed class BenchMap(ReducedModel model)
         var made = model.Scope.Inputs[input];
         return made.Kind switch
         {
-            InputKind.Telemetry => bench.TelemetryLost ? 1 : 0,
+            InputKind.Telemetry => bench.TelemetryLost || !bench.TransmitterOn ? ProofScope.TelemetryLost : 0,
             InputKind.Sensor => made.CellOf(bench.ReadingOf(made.Id)),
             _ => made.CellOf(bench.SettingOf(made.Id)),
         };

@@ -56,6 +56,8 @@ public sealed class BenchReplay
 
     private void Act(PathStep step)
     {
+        if (step.Kind is MoveKind.RadioBack or MoveKind.PowerOn or MoveKind.TransmitterOn)
+            Bench.SetTelemetry(step.Value != ProofScope.TelemetryLost);
         switch (step.Kind)
         {
             case MoveKind.Input:

@@ -184,6 +184,8 @@ internal sealed class Explorer
     {
         var happening = table.Happening;
         var (word, bits) = (set.Places[index], set.Words[index]);
+        if (system.TelemetryAfter(happening) is { } cell)
+            (word, bits) = grid.WithAll(model.Scope.TelemetryInput, cell, word, bits);
         var move = new ProofMove(happening.Kind, [], happening.Value);
         if (!runs)
         {
@@ -223,6 +225,8 @@ internal sealed class Explorer
             Array.Clear(moved);
             foreach (var move in moves)
             {
+                if (!system.Allows(set.Situation, move))
+                    continue;
                 Move(from, move);
                 if (move.Length > 1)
                     Breathe();
@@ -313,7 +317,7 @@ internal sealed class Explorer
         var finder = new PathFinder(model, system, grid, groups);
         var last = move is null
             ? finder.MovementInto(from, brokenBy.Happening.Roles, end)
-            : (Move: move, Before: new ProofState(end.Word, end.Bit, from.Memory, from.Situation));
+            : (Move: move, Before: finder.Before(from, brokenBy.Happening, end));
         var path = new List<(ProofMove? Move, ProofState State)> { (last.Move, end) };
         var state = last.Before;
         for (var level = levels.Count - 2; level >= 0; level--)

@@ -65,6 +65,22 @@ internal sealed class InputGrid
         return input < Inside ? (word, bit + by) : (word + by, bit);
     }
 
+    /// <summary>The positions of a word after an input went to a cell in all of them.</summary>
+    public (int Word, ulong Bits) WithAll(int input, int cell, int word, ulong bits)
+    {
+        if (input >= Inside)
+            return (With(input, cell, word, 0).Word, bits);
+        var put = 0UL;
+        for (var other = 0; other < counts[input]; other++)
+        {
+            var by = (cell - other) * strides[input];
+            var here = bits & MaskOf(input, other);
+            put |= by > 0 ? here << by : here >> -by;
+        }
+
+        return (word, put);
+    }
+
     /// <summary>Adds to a set of positions all those that come of moving one input to a cell.</summary>
     /// <param name="from">The positions before, one bit each.</param>
     /// <param name="input">The input.</param>

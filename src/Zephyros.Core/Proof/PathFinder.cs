@@ -21,15 +21,15 @@ internal sealed class PathFinder(
                     return found;
             }
 
+            foreach (var happening in system.Happenings(set.Situation))
+                if (IsBefore(set, happening, state, out var earlier) && Gives(set, happening, state, 0))
+                    return (new ProofMove(happening.Kind, [], happening.Value), earlier);
             if (!set.Contains(state.Word, state.Bit))
                 continue;
             var before = new ProofState(state.Word, state.Bit, set.Memory, set.Situation);
             foreach (var ending in model.Memory.Endings(set.Memory))
                 if (Gives(set, new Happening(MoveKind.ModelTime), state, ending))
                     return (new ProofMove(MoveKind.ModelTime, [], model.Memory.EndingNumber(ending)), before);
-            foreach (var happening in system.Happenings(set.Situation))
-                if (Gives(set, happening, state, 0))
-                    return (new ProofMove(happening.Kind, [], happening.Value), before);
         }
 
         throw new InvalidOperationException("A state that was reached must have a state before it.");
@@ -40,11 +40,37 @@ internal sealed class PathFinder(
         Moved(set, groups.First(g => g.Roles == roles).Moves, state)
         ?? throw new InvalidOperationException("A movement that was made must have begun somewhere.");
 
+    /// <summary>The state of a set from which something that happened led into a state.</summary>
+    public ProofState Before(StateSet set, Happening happening, ProofState state) =>
+        IsBefore(set, happening, state, out var before)
+            ? before
+            : throw new InvalidOperationException("What happened must have begun somewhere.");
+
+    // Telemetry may go or come with what happens.
+    private bool IsBefore(StateSet set, Happening happening, ProofState state, out ProofState before)
+    {
+        before = new ProofState(state.Word, state.Bit, set.Memory, set.Situation);
+        if (system.TelemetryAfter(happening) is not { } cell)
+            return set.Contains(state.Word, state.Bit);
+        var input = model.Scope.TelemetryInput;
+        if (grid.Cell(input, state.Word, state.Bit) != cell)
+            return false;
+        for (var other = 0; other < grid.CellsOf(input); other++)
+        {
+            var (word, bit) = grid.With(input, other, state.Word, state.Bit);
+            before = before with { Word = word, Bit = bit };
+            if (set.Contains(word, bit))
+                return true;
+        }
+
+        return false;
+    }
+
     private (ProofMove Move, ProofState Before)? Moved(StateSet set, (int Input, int Cell)[][] moves, ProofState state)
     {
         foreach (var move in moves)
         {
-            if (move.Any(m => grid.Cell(m.Input, state.Word, state.Bit) != m.Cell))
+            if (move.Any(m => grid.Cell(m.Input, state.Word, state.Bit) != m.Cell) || !system.Allows(set.Situation, move))
                 continue;
             foreach (var (word, bit) in Origins(move, state.Word, state.Bit))
                 if (set.Contains(word, bit))

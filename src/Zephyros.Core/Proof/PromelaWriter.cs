@@ -161,6 +161,7 @@ internal sealed class PromelaWriter(
         Line($"c_decl {{ enum {{ SITUATIONS = {count} }}; }}");
         Numbers("start", starts);
         Numbers("after", after);
+        Numbers("comes", system.Situations.Select((_, i) => system.TelemetryArrives(i) ? 1 : 0));
         Numbers("off", system.Situations.Select(s => s.Radio == RadioState.Off ? 1 : 0));
     }
 
@@ -256,6 +257,8 @@ internal sealed class PromelaWriter(
         var load = Load(input, cell);
         var step = $"step({h}, -1, now.mem, now.sit, {k}, !off(now.sit), 0)";
         var elsewhere = model.Grid.Moves(input, cell, cell) ? "1" : $"now.in{input} != {cell}";
+        if (input == model.Scope.TelemetryInput && cell != ProofScope.TelemetryLost)
+            elsewhere += " && comes(now.sit)";
         Line(
             $"  :: d_step {{ c_expr {{ ({elsewhere} && ({load} && {step})) }} -> c_code {{ {load}; {step}; now.in{input} = {cell}; now.mem = next_mem; now.sit = next_sit; }}; assert(sit >= 0) }}"
         );
@@ -264,7 +267,11 @@ internal sealed class PromelaWriter(
     private void Other(int h)
     {
         var happening = happenings[h];
-        var load = Load(-1, 0);
+        var telemetry = explorer.System.TelemetryAfter(happening) is { } put
+            ? (Input: model.Scope.TelemetryInput, Cell: put)
+            : (Input: -1, Cell: 0);
+        var load = Load(telemetry.Input, telemetry.Cell);
+        var also = telemetry.Input < 0 ? "" : $" now.in{telemetry.Input} = {telemetry.Cell};";
         var forgets = happening.Kind == MoveKind.TransmitterOff ? 1 : 0;
         var memory = happening.Kind == MoveKind.TransmitterOn ? "0" : "now.mem";
         var on = happening.Kind == MoveKind.TransmitterOn ? "1" : "!off(now.sit)";
@@ -276,7 +283,7 @@ internal sealed class PromelaWriter(
                 var guard = part >= 0 ? "!off(now.sit) && " : "";
                 Line($"  /* {happening.Kind} {happening.Value} */");
                 Line(
-                    $"  :: d_step {{ c_expr {{ ({guard}({load} && {step})) }} -> c_code {{ {load}; {step}; now.mem = next_mem; now.sit = next_sit; }}; assert(sit >= 0) }}"
+                    $"  :: d_step {{ c_expr {{ ({guard}({load} && {step})) }} -> c_code {{ {load}; {step};{also} now.mem = next_mem; now.sit = next_sit; }}; assert(sit >= 0) }}"
                 );
             }
     }

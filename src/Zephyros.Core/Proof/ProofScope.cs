@@ -28,6 +28,9 @@ internal sealed class ProofScope
     /// <summary>So many conditions can be looked at besides.</summary>
     public const int MostCues = 8;
 
+    /// <summary>The cell of telemetry as such while none arrives; in the other, 0, it does.</summary>
+    public const int TelemetryLost = 1;
+
     // Where their bits begin; the board does not know them either.
     private const int FirstCue = 56;
 
@@ -107,6 +110,9 @@ internal sealed class ProofScope
 
     /// <summary>The register of each input; -1 for telemetry as such.</summary>
     public IReadOnlyList<int> Registers => registers;
+
+    /// <summary>The place of telemetry as such among the inputs; -1 when it makes no difference.</summary>
+    public int TelemetryInput { get; private set; } = -1;
 
     /// <summary>Why nothing can be proven here; empty when something can.</summary>
     public string Obstacle { get; private set; } = "";
@@ -292,7 +298,11 @@ internal sealed class ProofScope
         }
 
         if (Plan.Setup.Air.Telemetry && Asks(code => code is OpCode.Sensor or OpCode.Lost))
-            Add(new(InputKind.Telemetry, "", "Telemetry", [InputCell.Of(0), InputCell.Of(1)]), -1);
+        {
+            TelemetryInput = inputs.Count;
+            Add(new(InputKind.Telemetry, "", "Telemetry", [InputCell.Of(0), InputCell.Of(TelemetryLost)]), -1);
+        }
+
         if (sources.Count >= RangeRun.MostSources)
             Obstacle = "Too many sticks, dials and sensors at once.";
     }

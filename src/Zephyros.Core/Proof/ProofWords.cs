@@ -23,11 +23,11 @@ internal sealed class ProofWords(ProofScope scope, ReducedMemory memory)
             MoveKind.SlowStep => $"Wait {Seconds(wait)} until what moves slowly has arrived.",
             MoveKind.BoardTime => Timer((BoardTimer)move.Value),
             MoveKind.RadioLost => "The radio link is lost.",
-            MoveKind.RadioBack => $"The radio link is back{After(wait)}.",
-            MoveKind.PowerOn => "Connect the flight battery, propellers off.",
+            MoveKind.RadioBack => $"The radio link is back{After(wait)}{Silent(move)}.",
+            MoveKind.PowerOn => $"Connect the flight battery, propellers off{Silent(move)}.",
             MoveKind.PowerOff => "Take the flight battery off.",
             MoveKind.TransmitterOff => "Switch the transmitter off.",
-            MoveKind.TransmitterOn => $"Switch the transmitter on: it sends again{After(wait)}.",
+            MoveKind.TransmitterOn => $"Switch the transmitter on: it sends again{After(wait)}{Silent(move)}.",
             MoveKind.Turn => (Orientation)move.Value switch
             {
                 Orientation.Level => "Put the craft level.",
@@ -76,6 +76,9 @@ internal sealed class ProofWords(ProofScope scope, ReducedMemory memory)
     }
 
     private static string Seconds(TimeSpan wait) => $"{Figures.Plain(wait.TotalSeconds, 1)} s";
+
+    private static string Silent(ProofMove move) =>
+        move.Value == ProofScope.TelemetryLost ? "; telemetry does not come yet" : "";
 
     // A moment is nothing to speak of.
     private static string After(TimeSpan wait) =>
@@ -135,7 +138,8 @@ internal sealed class ProofWords(ProofScope scope, ReducedMemory memory)
     private bool IsAtStart(StepInput input) =>
         input.Kind switch
         {
-            InputKind.Telemetry => input.Setting == 0,
+            // Before the craft has power there is none.
+            InputKind.Telemetry => true,
             InputKind.Sensor => scope.Plan.Setup.Model.Sensors[input.Id].Bench.Value == input.Setting,
             _ => scope.Plan.Setup.Transmitter.Controls[input.Id].StartSetting == input.Setting,
         };

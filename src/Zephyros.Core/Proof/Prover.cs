@@ -155,6 +155,9 @@ public sealed class Prover
     internal IReadOnlyList<(int Input, int Cell)> WantedCells(ReducedModel model, bool declared)
     {
         var cells = new List<(int Input, int Cell)>();
+        // The craft has no power yet, so no telemetry comes from it.
+        if (model.Scope.TelemetryInput >= 0)
+            cells.Add((model.Scope.TelemetryInput, ProofScope.TelemetryLost));
         if (!declared)
             return cells;
         foreach (var item in PowerOnCheck.Of(plan).Where(i => i.Warns))

@@ -76,12 +76,18 @@ internal sealed class SituationSystem
         if (now.Radio == RadioState.Up)
             yield return new(MoveKind.RadioLost);
         if (now.Radio == RadioState.Lost)
-            yield return new(MoveKind.RadioBack);
-        yield return new(now.Board.Powered ? MoveKind.PowerOff : MoveKind.PowerOn);
+            foreach (var happening in WithTelemetry(MoveKind.RadioBack, now.Board.Powered))
+                yield return happening;
+        if (now.Board.Powered)
+            yield return new(MoveKind.PowerOff);
+        else
+            foreach (var happening in WithTelemetry(MoveKind.PowerOn, now.Radio == RadioState.Up))
+                yield return happening;
         if (now.Radio != RadioState.Off)
             yield return new(MoveKind.TransmitterOff);
         else if (!Restarting(now))
-            yield return new(MoveKind.TransmitterOn);
+            foreach (var happening in WithTelemetry(MoveKind.TransmitterOn, now.Board.Powered))
+                yield return happening;
         foreach (var lies in Orientations())
             if (lies != now.Lies)
                 yield return new(MoveKind.Turn, (int)lies);
@@ -91,6 +97,39 @@ internal sealed class SituationSystem
                     yield return new(MoveKind.Cable, (int)usb);
         if (watch.LooksAtFix || plan.Setup.Board.Loss.Procedure == LossProcedure.ReturnHome)
             yield return new(MoveKind.Fix, now.Fix ? 0 : 1);
+    }
+
+    /// <summary>True when telemetry can arrive in a situation.</summary>
+    public bool TelemetryArrives(int number) =>
+        situations[number] is { Radio: RadioState.Up, Board.Powered: true };
+
+    /// <summary>Where telemetry as such stands after something happened, for an input of a cell; null when it stays.</summary>
+    public int? TelemetryAfter(Happening happening) =>
+        model.Scope.TelemetryInput < 0
+            ? null
+            : happening.Kind switch
+            {
+                MoveKind.RadioLost or MoveKind.PowerOff or MoveKind.TransmitterOff => ProofScope.TelemetryLost,
+                MoveKind.RadioBack or MoveKind.PowerOn or MoveKind.TransmitterOn => happening.Value,
+                _ => null,
+            };
+
+    /// <summary>True when a movement can be made in a situation: telemetry comes only by radio, from a craft with power.</summary>
+    public bool Allows(int number, (int Input, int Cell)[] move)
+    {
+        foreach (var (input, cell) in move)
+            if (input == model.Scope.TelemetryInput && cell != ProofScope.TelemetryLost && !TelemetryArrives(number))
+                return false;
+        return true;
+    }
+
+    // Telemetry comes with the first packet, or later.
+    private IEnumerable<Happening> WithTelemetry(MoveKind kind, bool both)
+    {
+        if (both || model.Scope.TelemetryInput < 0)
+            yield return new(kind);
+        if (model.Scope.TelemetryInput >= 0)
+            yield return new(kind, ProofScope.TelemetryLost);
     }
 
     /// <summary>What follows when something happens in a situation, by the number of what the transmitter then makes the board read.</summary>

@@ -13,7 +13,8 @@ internal sealed class AllowedSteps(ReducedModel model, SituationSystem system)
     {
         var reached = new HashSet<ProofState> { before };
         foreach (var happening in system.Happenings(before.Situation).ToArray())
-            reached.UnionWith(Next(before with { Word = after.Word, Bit = after.Bit }, happening, 0));
+            if (Places(before, happening) == (after.Word, after.Bit))
+                reached.UnionWith(Next(before with { Word = after.Word, Bit = after.Bit }, happening, 0));
         if (IsMovement(before, after))
             reached.UnionWith(
                 Next(before with { Word = after.Word, Bit = after.Bit }, new Happening(MoveKind.Input), 0)
@@ -34,6 +35,11 @@ internal sealed class AllowedSteps(ReducedModel model, SituationSystem system)
 
         return reached.Contains(after);
     }
+
+    private (int Word, int Bit) Places(ProofState before, Happening happening) =>
+        system.TelemetryAfter(happening) is { } cell
+            ? model.Grid.With(model.Scope.TelemetryInput, cell, before.Word, before.Bit)
+            : (before.Word, before.Bit);
 
     // One input goes to another cell, or moves within one in which something is left open.
     private bool IsMovement(ProofState before, ProofState after)

@@ -186,11 +186,12 @@ public sealed class PromiseTests
         var promise = PromiseList.All.Single(p => p.Code == "loss-is-handled");
         var small = new Prover(plan, new ProofLimits(Bytes: 60_000)).Prove(promise, null, Token);
         Assert.Equal(VerdictKind.NotProven, small.Kind);
-        Assert.Matches(@"^Explored [\d ]+ of about [\d ]+ states", small.Reason);
+        Assert.Matches(@"^Explored [\d\u202f]+ of about [\d\u202f]+ states", small.Reason);
         using var cancelled = new CancellationTokenSource();
         cancelled.Cancel();
         var none = new Prover(plan, new ProofLimits()).Prove(promise, null, cancelled.Token);
-        Assert.Equal((VerdictKind.NotProven, "The proof was cancelled."), (none.Kind, none.Reason));
+        Assert.Equal(VerdictKind.NotProven, none.Kind);
+        Assert.StartsWith("The proof was cancelled.", none.Reason, StringComparison.Ordinal);
         var cycle = Demo.Clean.WithCondition("cut-held", Not(Holds("cut-held")));
         Assert.Equal(VerdictKind.NotProven, Prove(cycle, "loss-is-handled").Kind);
     }

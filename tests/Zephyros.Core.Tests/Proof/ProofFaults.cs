@@ -229,14 +229,10 @@ internal static class ProofFaults
             ["arming while connected"] = Clean.WithGuards(g => g with { RefusesConnected = false }),
             ["calibration"] = Clean.WithGuards(g => g with { Calibration = new(1500) }),
             ["disarms by itself"] = Clean.WithGuards(g => g with { DisarmsAfter = new(8000) }),
-            ["grace on last values"] = Clean.WithLoss(l => l with { Grace = new(700) }),
-            ["grace on substituted values"] = Clean.WithLoss(l =>
-                l with
-                {
-                    Grace = new(700),
-                    GraceValues = GraceValues.Substituted,
-                }
-            ),
+            // A transmitter that restarts while the board waits forgets the latch of its throttle cut.
+            ["grace on last values, a slow transmitter"] = SlowToStart(Clean).WithLoss(l => l with { Grace = new(700) }),
+            ["grace on substituted values, a slow transmitter"] = SlowToStart(Clean)
+                .WithLoss(l => l with { Grace = new(700), GraceValues = GraceValues.Substituted }),
             ["landing"] = Clean.WithLoss(l => l with { Procedure = LossProcedure.Land }),
             ["landing until a stick is moved"] = Clean.WithLoss(l =>
                 l with
@@ -312,6 +308,12 @@ internal static class ProofFaults
 
     public static Setup WithLoss(this Setup setup, Func<LossSettings, LossSettings> change) =>
         setup.WithBoard(b => b with { Loss = change(b.Loss) });
+
+    private static Setup SlowToStart(Setup setup) =>
+        setup with
+        {
+            Transmitter = setup.Transmitter with { RestartTime = new(3000) },
+        };
 
     private static BoardFunction Band(BoardFunction function, double low, double high) =>
         function with

@@ -147,7 +147,12 @@ public sealed class SoundnessTests
             // Long enough for a frame, so that the board has seen what was done.
             bench.AdvanceTo(bench.Now + (2 * setup.Wire.FramePeriod.ToTimeSpan()) + Wait(random));
             // A transmitter starts when its time has come, whatever else is done meanwhile.
-            many |= bench.TransmitterOn != wasOn;
+            if (bench.TransmitterOn && !wasOn)
+            {
+                many = true;
+                bench.AdvanceTo(bench.Now + (2 * setup.Wire.FramePeriod.ToTimeSpan()));
+            }
+
             var (word, bit, memory) = map.Transmitter(bench);
             var situation = map.Situation(bench);
             var state = new ProofState(word, bit, memory, explorer.System.NumberOf(situation));
@@ -204,6 +209,9 @@ public sealed class SoundnessTests
                 return $"transmitter switched {bench.TransmitterOn}";
             case 3 or 4:
                 return Surround(bench, random);
+            case 6:
+                bench.SetTelemetry(!bench.Telemetry);
+                return $"telemetry {bench.Telemetry}";
             case 5 when plan.Model.Sensors.Count > 0:
                 var (sensor, made) = plan.Model.Sensors[random.Next(plan.Model.Sensors.Count)];
                 var span = made.Highest.Value - made.Lowest.Value;
