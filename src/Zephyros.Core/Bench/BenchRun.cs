@@ -132,6 +132,9 @@ public sealed class BenchRun
     /// <summary>Where a control stands; see <see cref="Move"/>.</summary>
     internal double SettingOf(string control) => transmitter.SettingOf(control);
 
+    /// <summary>What the board received last on a channel.</summary>
+    internal Microseconds ReceivedOn(ChannelNumber channel) => seen[channel.Value - 1];
+
     /// <summary>What a sensor reports.</summary>
     internal double ReadingOf(string sensor) => transmitter.ReadingOf(sensor);
 

@@ -15,10 +15,16 @@ internal sealed class BenchMap(ReducedModel model)
         var (word, bit) = (0, 0);
         for (var i = 0; i < model.Scope.Inputs.Count; i++)
             (word, bit) = model.Grid.With(i, Cell(bench, i), word, bit);
-        var parts = model.Scope.Parts.Select(p => Part(bench.Memory, p)).ToArray();
+        var parts = model.Scope.Parts.Select(p => Part(model.Scope, bench.Memory, p)).ToArray();
         var memory = model.Memory.NumberOf([.. parts.Select(p => p.State)], [.. parts.Select(p => p.Waited)]);
         return (word, bit, bench.TransmitterOn ? memory : 0);
     }
+
+    /// <summary>True while something of the model waits or moves by itself.</summary>
+    public static bool UnderWay(BenchRun bench, ProofScope scope) =>
+        scope.IsSlow
+            ? bench.Memory.Restless
+            : scope.Parts.Any(p => !double.IsNaN(Part(scope, bench.Memory, p).Waited));
 
     /// <summary>The situation of a bench, for a promise that remembers nothing and does not ask for a position fix.</summary>
     public Situation Situation(BenchRun bench)
@@ -58,9 +64,9 @@ internal sealed class BenchMap(ReducedModel model)
     }
 
     // What a part is, and how long it has waited; NaN when it does not wait.
-    private (int State, double Waited) Part(ModelMemory memory, MemoryPart part)
+    private static (int State, double Waited) Part(ProofScope scope, ModelMemory memory, MemoryPart part)
     {
-        var op = model.Scope.Plan.Model.Program[part.Op];
+        var op = scope.Plan.Model.Program[part.Op];
         if (part.Code == OpCode.Latch)
             return (memory.Registers[op.B] != 0 ? 1 : 0, double.NaN);
         if (part.Code == OpCode.Delay)

@@ -94,7 +94,7 @@ internal sealed class BenchWitness
         if (overrides is not null)
             own |=
                 (overrides.Hold(r => bench.Memory.Registers[r]) ? ProofScope.OverriddenBit : 0)
-                | (bench.Memory.Restless ? ProofScope.UnderWayBit : 0);
+                | (BenchMap.UnderWay(bench, scope) ? ProofScope.UnderWayBit : 0);
         return own;
     }
 

@@ -310,6 +310,69 @@ internal sealed class Explorer
             ending == ExplorationEnding.Broken ? Path() : []
         );
 
+    /// <summary>The positions that were found while the transmitter is on, by memory.</summary>
+    public IEnumerable<(int Memory, ulong[] Words)> PositionsWhileOn() =>
+        from known in seen
+        where system.Situations[known.Key.Situation].Radio == RadioState.Up
+        group known.Value by known.Key.Memory into same
+        select (
+            same.Key,
+            same.Aggregate(
+                new ulong[grid.Words],
+                (all, words) =>
+                {
+                    for (var i = 0; i < all.Length; i++)
+                        all[i] |= words[i];
+                    return all;
+                }
+            )
+        );
+
+    /// <summary>The shortest way to a position with a memory, the transmitter on, if it can be with the craft powered.</summary>
+    public Exploration PathTo(int memory, int word, int bit)
+    {
+        var places =
+            from depth in Enumerable.Range(0, levels.Count)
+            from set in levels[depth]
+            where set.Memory == memory && set.Contains(word, bit)
+            let situation = system.Situations[set.Situation]
+            where situation.Radio == RadioState.Up
+            orderby !situation.Board.HasSignal, depth
+            select (depth, set.Situation);
+        var (level, there) = places.First();
+        var path = PathTo(level, new ProofState(word, bit, memory, there));
+        path.Reverse();
+        return End(ExplorationEnding.Exhausted) with { Path = path };
+    }
+
+    /// <summary>The shortest way to a state in which the promise remembers something.</summary>
+    public Exploration PathToMemory()
+    {
+        var (level, set) = levels
+            .SelectMany((sets, depth) => sets.Select(s => (depth, Set: s)))
+            .First(s => system.Situations[s.Set.Situation].Monitor != 0);
+        var bit = BitOperations.TrailingZeroCount(set.Words[0]);
+        var path = PathTo(level, new ProofState(set.Places[0], bit, set.Memory, set.Situation));
+        path.Reverse();
+        return End(ExplorationEnding.Exhausted) with { Path = path };
+    }
+
+    // The way to a state of a level, the last move first.
+    private List<(ProofMove? Move, ProofState State)> PathTo(int level, ProofState state)
+    {
+        var finder = new PathFinder(model, system, grid, groups);
+        var path = new List<(ProofMove? Move, ProofState State)>();
+        for (var before = level - 1; before >= 0; before--)
+        {
+            var (step, earlier) = finder.Into(levels[before], state);
+            path.Add((step, state));
+            state = earlier;
+        }
+
+        path.Add((null, state));
+        return path;
+    }
+
     private List<(ProofMove? Move, ProofState State)> Path()
     {
         var (from, move, word, bits, outcome) = broken!.Value;
@@ -319,15 +382,7 @@ internal sealed class Explorer
             ? finder.MovementInto(from, brokenBy.Happening.Roles, end)
             : (Move: move, Before: finder.Before(from, brokenBy.Happening, end));
         var path = new List<(ProofMove? Move, ProofState State)> { (last.Move, end) };
-        var state = last.Before;
-        for (var level = levels.Count - 2; level >= 0; level--)
-        {
-            var (step, before) = finder.Into(levels[level], state);
-            path.Add((step, state));
-            state = before;
-        }
-
-        path.Add((null, state));
+        path.AddRange(PathTo(levels.Count - 1, last.Before));
         path.Reverse();
         return path;
     }

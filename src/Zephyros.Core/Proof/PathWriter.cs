@@ -63,6 +63,28 @@ internal sealed class PathWriter(
         return (examples, false);
     }
 
+    /// <summary>The sequence with example values, as it was found; nothing is played.</summary>
+    public IReadOnlyList<PathStep> Write()
+    {
+        times = Times();
+        return Steps(input => input, _ => ImmutableDictionary<ChannelNumber, Microseconds>.Empty);
+    }
+
+    /// <summary>The sequence with example values, with what the bench did.</summary>
+    public IReadOnlyList<PathStep> PlayToEnd()
+    {
+        var path = Write().ToList();
+        var replay = new BenchReplay(model.Scope.Plan.Setup, path);
+        while (!replay.AtEnd)
+        {
+            replay.Step();
+            var seen = path[replay.Played].Situation with { Board = replay.Bench.Board };
+            path[replay.Played] = path[replay.Played] with { Situation = seen, Outcome = ProofWords.Outcome(seen) };
+        }
+
+        return path;
+    }
+
     // Plays the steps; what the promise sees must break it. The steps then tell what the bench did.
     private List<PathStep>? Confirm(IReadOnlyList<PathStep> path)
     {

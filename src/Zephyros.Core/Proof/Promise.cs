@@ -32,6 +32,13 @@ public abstract class Promise
     /// <returns>The checks; none when the settings alone keep the promise.</returns>
     public abstract IEnumerable<PromiseCheck> Checks(SignalPlan plan);
 
+    /// <summary>True when it looks at how the throttle answers its stick.</summary>
+    internal virtual bool LooksAtResponse => false;
+
+    /// <summary>What the throttle's response to its stick says, before anything else is explored; null when it says nothing against the
+    /// promise.</summary>
+    internal virtual PromiseVerdict? ByResponse(Prover prover) => null;
+
     /// <summary>What the settings alone say: why the promise is kept without exploring, or why it cannot be; null when exploring tells.</summary>
     public virtual PromiseVerdict? BySettings(SignalPlan plan) => null;
 }

@@ -31,6 +31,12 @@ public sealed record PromiseCheck(ulong Bits, Func<Watch> Watch)
     /// <summary>True when <see cref="Goal"/> must never be reached.</summary>
     public bool Unwanted { get; private init; }
 
+    /// <summary>True when what the watch tells as a break must be reachable once its premise has come about.</summary>
+    public bool MustBreak { get; init; }
+
+    /// <summary>True when what the watch tells is wanted.</summary>
+    internal bool IsWanted => MustBreak || this is { Goal: not null, Unwanted: false };
+
     /// <summary>The id of a control whose positions it looks at: while its frames arrive, what the board reads has the
     /// <see cref="ProofScope.PositionBit"/> of where it stands. Null when it looks at none; not together with <see cref="Cues"/>.</summary>
     public string? Standing { get; init; }

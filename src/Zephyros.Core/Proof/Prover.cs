@@ -1,4 +1,5 @@
 using System.Diagnostics;
+using Zephyros.Core.Board;
 using Zephyros.Core.Path;
 using Zephyros.Core.Units;
 
@@ -18,6 +19,9 @@ public sealed class Prover
     private IProgress<ProofProgress>? progress;
     private CancellationToken cancellation;
     private Explorer? exploring;
+    private ThrottleResponse? response;
+    private string unanswered = "";
+    private bool responded;
 
     /// <summary>Gets ready.</summary>
     /// <param name="plan">The valid setup, compiled.</param>
@@ -42,6 +46,8 @@ public sealed class Prover
         clock.Restart();
         if (promise.BySettings(plan) is { } settled)
             return settled;
+        if (ByResponse(promise) is { } answered)
+            return answered;
         var checks = promise.Checks(plan).ToArray();
         if (checks.Length == 0)
             return new PromiseVerdict(VerdictKind.Vacuous, promise.NothingToCheck);
@@ -59,6 +65,11 @@ public sealed class Prover
         var worst = promise.OneIsEnough ? Best(verdicts) : verdicts.Aggregate(Worse);
         return worst with
         {
+            Assumptions =
+            [
+                .. worst.Assumptions,
+                .. promise.LooksAtResponse && response is not null ? response.Assumptions : [],
+            ],
             States = verdicts.Sum(v => v.States),
             Transitions = verdicts.Sum(v => v.Transitions),
             Depth = verdicts.Max(v => v.Depth),
@@ -170,6 +181,70 @@ public sealed class Prover
         return cells;
     }
 
+    /// <summary>The setup.</summary>
+    internal SignalPlan Plan => plan;
+
+    /// <summary>How the throttle answers its stick; null when the stick does not move it. Worked out once.</summary>
+    internal ThrottleResponse? Response
+    {
+        get
+        {
+            if (responded)
+                return response;
+            var model = ModelFor(ResponseCheck);
+            if (model.Scope.Obstacle.Length == 0 && !TooLarge(model))
+            {
+                var explorer = ExplorerFor(ResponseCheck, ResponseCheck.Watch());
+                if (Explore(ResponseCheck, model, explorer).Ending == ExplorationEnding.Exhausted)
+                    response = ThrottleResponse.Of(model, explorer, Breathe);
+                else
+                    unanswered = "Too many states to look at the throttle in all of them.";
+            }
+            else
+            {
+                unanswered = model.Scope.Obstacle.Length > 0 ? model.Scope.Obstacle : "Too many combinations to begin with.";
+            }
+
+            responded = true;
+            return response;
+        }
+    }
+
+    /// <summary>Why <see cref="Response"/> is not known; empty when it is.</summary>
+    internal string Unanswered => unanswered;
+
+    /// <summary>Brings a place of the response on the bench.</summary>
+    internal PromiseVerdict Judge(ResponsePlace place, string words) =>
+        new ResponseCourt(this, ResponseCheck, Response!).Verdict(place, words);
+
+    // Whatever the throttle's channel does to the motors.
+    private static readonly PromiseCheck ResponseCheck = new(
+        BoardView.LowBit | BoardView.ThrustBit,
+        () => new GoalWatch((_, _) => false)
+    );
+
+    private PromiseVerdict? ByResponse(Promise promise)
+    {
+        try
+        {
+            return promise.ByResponse(this);
+        }
+        catch (OperationCanceledException)
+        {
+            return new PromiseVerdict(VerdictKind.NotProven, $"The proof was cancelled.{HowFar}");
+        }
+        catch (ProofTimeUpException)
+        {
+            return TimeUp();
+        }
+    }
+
+    private PromiseVerdict TimeUp() =>
+        new(
+            VerdictKind.NotProven,
+            $"The time allowed, {Figures.Plain(limits.Time.TotalSeconds, 0)} s, was used up.{HowFar}"
+        );
+
     private PromiseVerdict Explore(PromiseCheck check)
     {
         exploring = null;
@@ -205,10 +280,7 @@ public sealed class Prover
         }
         catch (ProofTimeUpException)
         {
-            return new PromiseVerdict(
-                VerdictKind.NotProven,
-                $"The time allowed, {Figures.Plain(limits.Time.TotalSeconds, 0)} s, was used up.{HowFar}"
-            );
+            return TimeUp();
         }
     }
 
@@ -223,14 +295,26 @@ public sealed class Prover
             ? new PromiseVerdict(VerdictKind.NotProven, $"Whether {named} always stops could not be proven.")
             : verdict;
 
-    private static PromiseVerdict Verdict(PromiseCheck check, Watch watch, Explorer explorer, Exploration found)
+    private PromiseVerdict Verdict(PromiseCheck check, Watch watch, Explorer explorer, Exploration found)
     {
         if (found.Ending == ExplorationEnding.OverLimit)
             return new PromiseVerdict(
                 VerdictKind.NotProven,
                 $"Explored {Figures.Rough(found.States)} of about {Figures.Rough(explorer.Estimate)} states, then the memory allowed was used up."
             );
-        return NothingFound(check is { Goal: not null, Unwanted: false }, check.Unwanted || watch.PremiseReached);
+        return check.MustBreak ? NeverBack(check, watch, explorer) : NothingFound(check.IsWanted, check.Unwanted || watch.PremiseReached);
+    }
+
+    // What was taken away never came back.
+    private PromiseVerdict NeverBack(PromiseCheck check, Watch watch, Explorer explorer)
+    {
+        if (!watch.PremiseReached)
+            return new PromiseVerdict(VerdictKind.Proven, "That never comes about.");
+        var found = explorer.PathToMemory();
+        return new PromiseVerdict(VerdictKind.Broken, "From then on it stays off until the transmitter is restarted.")
+        {
+            Path = WriterFor(check, explorer, ModelFor(check), found).PlayToEnd(),
+        };
     }
 
     private static PromiseVerdict NothingFound(bool wanted, bool premiseReached) =>
@@ -244,7 +328,7 @@ public sealed class Prover
     // What a sequence that was found, and played or not, says.
     private static PromiseVerdict Verdict(PromiseCheck check, Trial trial)
     {
-        var wanted = check is { Goal: not null, Unwanted: false };
+        var wanted = check.IsWanted;
         if (trial.Ending == TrialEnding.Excluded)
             return NothingFound(wanted, check.Unwanted || trial.PremiseReached);
         var moves = trial.Path.Count == 2 ? "One move" : $"{trial.Path.Count - 1} moves";

@@ -117,7 +117,7 @@ internal sealed class ReducedModel
             var choices = new Choices();
             do
             {
-                Put(word, bit, memory);
+                Put(run, word, bit, memory);
                 run.Run(choices);
                 if (++runs % RunsBetweenBreaths == 0)
                     Breath?.Invoke();
@@ -136,7 +136,8 @@ internal sealed class ReducedModel
         return [.. found.Select(f => new OutcomeRow(f.Key, f.Value))];
     }
 
-    private void Put(int word, int bit, int memory)
+    /// <summary>Puts a run at a position with a memory.</summary>
+    public void Put(RangeRun run, int word, int bit, int memory)
     {
         scope.PutAnywhere(run, examples);
         run.TelemetryLost = !scope.Plan.Setup.Air.Telemetry;

@@ -1,3 +1,4 @@
+using Zephyros.Core.Units;
 using Zephyros.Core.Board;
 using Zephyros.Core.Path;
 
@@ -23,7 +24,18 @@ public sealed class CanFly : Promise
     public override string Principle => "A promise about nothing is worth nothing: our own";
 
     /// <inheritdoc />
-    public override PromiseVerdict? BySettings(SignalPlan plan) => ThrottleCourse.FirstFall(plan);
+    internal override bool LooksAtResponse => true;
+
+    /// <inheritdoc />
+    internal override PromiseVerdict? ByResponse(Prover prover)
+    {
+        if (prover.Response is { Fall: { } fall })
+            return prover.Judge(
+                fall,
+                $"The board\u2019s throttle falls from {Figures.Plain(fall.Before)} to {Figures.Plain(fall.After)} µs while the stick rises from {Figures.Signed(fall.From)} to {Figures.Signed(fall.To)} %."
+            );
+        return prover.Unanswered.Length > 0 ? new PromiseVerdict(VerdictKind.NotProven, prover.Unanswered) : null;
+    }
 
     /// <inheritdoc />
     public override IEnumerable<PromiseCheck> Checks(SignalPlan plan) =>

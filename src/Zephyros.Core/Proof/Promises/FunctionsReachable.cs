@@ -17,7 +17,7 @@ public sealed class FunctionsReachable : Promise
 
     /// <inheritdoc />
     public override string Title =>
-        "Every function can be switched on, in each position planned for it, and while frames arrive in no other; turning over while the craft lies on its back, the beeper while disarmed.";
+        "Every function can be switched on; at rest it is on whenever its control stands where it is planned, unless something that the pilot declared has its channel for a while, and while frames arrive it is on nowhere else. Turning over is looked at while the craft lies on its back, the beeper while disarmed.";
 
     /// <inheritdoc />
     public override string Principle => "As planned: our own";
@@ -37,11 +37,33 @@ public sealed class FunctionsReachable : Promise
             var control = plan.Setup.Transmitter.Controls[function.Control];
             var planned = control.NamedPositions.ToLookup(p => function.Planned.Contains((int)p.Setting));
             foreach (var position in planned[true])
-                yield return On(plan, function, bit, ProofScope.PositionBit(position.Setting)) with
+            {
+                var there = ProofScope.PositionBit(position.Setting);
+                var about = $"{function.Label}, {control.Name} at {position.Name}";
+                yield return On(plan, function, bit, there) with { About = about, Standing = function.Control };
+                if (plan.ChannelAt(function.Channel) is not { } channel)
+                    continue;
+                var names = new DeclaredOverrides(plan, channel.Id).Names;
+                yield return PromiseCheck.Never(
+                    bit,
+                    (_, view) => view.Has(there) && !view.Has(bit | ProofScope.OverriddenBit | ProofScope.UnderWayBit)
+                ) with
                 {
-                    About = $"{function.Label}, {control.Name} at {position.Name}",
+                    About = names.Count > 0 ? $"{about}, except while {string.Join(" or ", names)} has the channel" : about,
                     Standing = function.Control,
+                    AtRestOn = channel.Id,
                 };
+                // What has the channel for ever has not been let in for a while.
+                if (names.Count > 0)
+                    yield return new PromiseCheck(bit, () => new GivesBack(there, bit))
+                    {
+                        About = $"{about}, after {string.Join(" or ", names)} had the channel",
+                        Standing = function.Control,
+                        AtRestOn = channel.Id,
+                        MustBreak = true,
+                    };
+            }
+
             var elsewhere = planned[false].Aggregate(0UL, (bits, p) => bits | ProofScope.PositionBit(p.Setting));
             if (elsewhere != 0)
                 yield return PromiseCheck.Never(bit, (_, view) => view.Has(bit) && view.Has(elsewhere)) with
@@ -70,4 +92,24 @@ public sealed class FunctionsReachable : Promise
             FunctionKind.Beeper => !board.Armed,
             _ => true,
         };
+
+    // Remembers that the function was off where it is planned because something else had its channel, and waits until it is on again.
+    private sealed class GivesBack(ulong there, ulong bit) : Watch
+    {
+        private const int Taken = 1;
+
+        public override int Next(int monitor, in Change change)
+        {
+            if (change.Kind == MoveKind.TransmitterOn)
+                return 0;
+            var stands = change.View.Has(there) && !change.View.Has(ProofScope.UnderWayBit);
+            if (stands && change.View.Has(ProofScope.OverriddenBit) && !change.View.Has(bit))
+            {
+                PremiseReached = true;
+                return Taken;
+            }
+
+            return monitor == Taken && stands && change.View.Has(bit) ? Broken : monitor;
+        }
+    }
 }
