@@ -9,4 +9,11 @@ internal static class Score
         if (Environment.GetEnvironmentVariable("ZEPHYROS_RESULTS") is { } folder)
             File.AppendAllText(System.IO.Path.Combine(folder, "scores.txt"), line + "\n");
     }
+
+    /// <summary>Says at once how far a long test is; only in make test-deep.</summary>
+    public static void Progress(string line)
+    {
+        if (Iterations.Of(1) > 1)
+            Console.Error.WriteLine($"{DateTime.Now:HH:mm:ss} {line}");
+    }
 }

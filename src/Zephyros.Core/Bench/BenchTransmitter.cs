@@ -63,7 +63,7 @@ internal sealed class BenchTransmitter
     /// <summary>The same transmitter with another plan: controls and readings stay where it still has them.</summary>
     public BenchTransmitter With(SignalPlan next)
     {
-        var made = new BenchTransmitter(next) 
+        var made = new BenchTransmitter(next)
         {
             On = On,
             Starting = Starting,

@@ -63,7 +63,9 @@ public sealed record Transmitter
     /// <summary>How long it takes at least from switching it off until it sends again, 100 to 60 000 ms. A board that waits longer for
     /// frames does not notice a restart.</summary>
     /// <remarks>Half a second by default: our own figure, quicker than a transmitter is thought to be.</remarks>
-    [Description("How long the transmitter takes at least from being switched off until it sends again, in milliseconds.")]
+    [Description(
+        "How long the transmitter takes at least from being switched off until it sends again, in milliseconds."
+    )]
     [Range(100, 60000)]
     public Milliseconds RestartTime { get; init; } = new(500);
 

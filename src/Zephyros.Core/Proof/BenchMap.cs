@@ -22,9 +22,7 @@ internal sealed class BenchMap(ReducedModel model)
 
     /// <summary>True while something of the model waits or moves by itself.</summary>
     public static bool UnderWay(BenchRun bench, ProofScope scope) =>
-        scope.IsSlow
-            ? bench.Memory.Restless
-            : scope.Parts.Any(p => !double.IsNaN(Part(scope, bench.Memory, p).Waited));
+        scope.IsSlow ? bench.Memory.Restless : scope.Parts.Any(p => !double.IsNaN(Part(scope, bench.Memory, p).Waited));
 
     /// <summary>The situation of a bench, for a promise that remembers nothing and does not ask for a position fix.</summary>
     public Situation Situation(BenchRun bench)

@@ -70,7 +70,10 @@ internal sealed class PathFinder(
     {
         foreach (var move in moves)
         {
-            if (move.Any(m => grid.Cell(m.Input, state.Word, state.Bit) != m.Cell) || !system.Allows(set.Situation, move))
+            if (
+                move.Any(m => grid.Cell(m.Input, state.Word, state.Bit) != m.Cell)
+                || !system.Allows(set.Situation, move)
+            )
                 continue;
             foreach (var (word, bit) in Origins(move, state.Word, state.Bit))
                 if (set.Contains(word, bit))

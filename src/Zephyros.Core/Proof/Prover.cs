@@ -202,7 +202,8 @@ public sealed class Prover
             }
             else
             {
-                unanswered = model.Scope.Obstacle.Length > 0 ? model.Scope.Obstacle : "Too many combinations to begin with.";
+                unanswered =
+                    model.Scope.Obstacle.Length > 0 ? model.Scope.Obstacle : "Too many combinations to begin with.";
             }
 
             responded = true;
@@ -302,7 +303,9 @@ public sealed class Prover
                 VerdictKind.NotProven,
                 $"Explored {Figures.Rough(found.States)} of about {Figures.Rough(explorer.Estimate)} states, then the memory allowed was used up."
             );
-        return check.MustBreak ? NeverBack(check, watch, explorer) : NothingFound(check.IsWanted, check.Unwanted || watch.PremiseReached);
+        return check.MustBreak
+            ? NeverBack(check, watch, explorer)
+            : NothingFound(check.IsWanted, check.Unwanted || watch.PremiseReached);
     }
 
     // What was taken away never came back.

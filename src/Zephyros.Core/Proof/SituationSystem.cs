@@ -100,8 +100,7 @@ internal sealed class SituationSystem
     }
 
     /// <summary>True when telemetry can arrive in a situation.</summary>
-    public bool TelemetryArrives(int number) =>
-        situations[number] is { Radio: RadioState.Up, Board.Powered: true };
+    public bool TelemetryArrives(int number) => situations[number] is { Radio: RadioState.Up, Board.Powered: true };
 
     /// <summary>Where telemetry as such stands after something happened, for an input of a cell; null when it stays.</summary>
     public int? TelemetryAfter(Happening happening) =>

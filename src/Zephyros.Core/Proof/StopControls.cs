@@ -30,7 +30,7 @@ internal sealed class StopControls(SignalPlan plan, Func<PromiseCheck, PromiseVe
 
     /// <summary>A check that a movement leaves the motors at no more than a level, from every armed state and as long as it stands there.</summary>
     public static PromiseCheck Check(SignalPlan plan, string control, double setting, MotorLevel most) =>
-        new(plan.Board.MotorBits, () => new StandsWatch(most))
+        new(plan.Board.MotorBits | (most > MotorLevel.Off ? BoardView.WellUpBit : 0), () => new StandsWatch(most))
         {
             About = $"{plan.Setup.Transmitter.Controls[control].Name} to {Place(plan, control, setting)}",
             LooksAt = Roles.Named | Roles.NamedAway,
@@ -125,8 +125,9 @@ internal sealed class StopControls(SignalPlan plan, Func<PromiseCheck, PromiseVe
             return stands == There ? Broken : stands;
         }
 
-        // A craft that turns itself over, flies by itself, or answers a deflected stick, is no matter of the throttle.
+        // A craft that turns itself over, flies by itself, or answers a deflected stick, is no matter of the throttle; nor is thrust
+        // right at the threshold, which nobody feels.
         private static bool ByItself(BoardState board, BoardView view) =>
-            board.ForSelfRight || board.Signal != BoardSignal.Good || !view.Has(BoardView.ThrustBit);
+            board.ForSelfRight || board.Signal != BoardSignal.Good || !view.Has(BoardView.WellUpBit);
     }
 }

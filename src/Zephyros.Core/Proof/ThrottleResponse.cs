@@ -64,7 +64,8 @@ internal sealed class ThrottleResponse
         ];
         telling =
         [
-            .. plan.Conditions.Where(c => scope.Relevant.Contains(new ModelNode(NodeKind.Condition, c)))
+            .. plan
+                .Conditions.Where(c => scope.Relevant.Contains(new ModelNode(NodeKind.Condition, c)))
                 .Select(plan.Layout.ConditionRegister),
             plan.Layout.StateRegister,
             .. Enumerable
@@ -153,15 +154,15 @@ internal sealed class ThrottleResponse
     {
         var lines = new Dictionary<(int Word, int Bit), bool[]>();
         for (var word = 0; word < words.Length; word++)
-            for (var bits = words[word]; bits != 0; bits &= bits - 1)
-            {
-                var bit = BitOperations.TrailingZeroCount(bits);
-                var cell = model.Grid.Cell(stick, word, bit);
-                var line = model.Grid.With(stick, 0, word, bit);
-                if (!lines.TryGetValue(line, out var reachable))
-                    lines.Add(line, reachable = new bool[placesOf.Length]);
-                reachable[cell] = true;
-            }
+        for (var bits = words[word]; bits != 0; bits &= bits - 1)
+        {
+            var bit = BitOperations.TrailingZeroCount(bits);
+            var cell = model.Grid.Cell(stick, word, bit);
+            var line = model.Grid.With(stick, 0, word, bit);
+            if (!lines.TryGetValue(line, out var reachable))
+                lines.Add(line, reachable = new bool[placesOf.Length]);
+            reachable[cell] = true;
+        }
 
         return lines;
     }
@@ -173,11 +174,18 @@ internal sealed class ThrottleResponse
             .Select(i =>
             {
                 var cell = model.Scope.Inputs[i].Cells[model.Grid.Cell(i, word, bit)];
-                return cell.Stretches.SelectMany(s => new[] { s.From, s.UpTo }).Append(cell.Example).Distinct().ToArray();
+                return cell
+                    .Stretches.SelectMany(s => new[] { s.From, s.UpTo })
+                    .Append(cell.Example)
+                    .Distinct()
+                    .ToArray();
             })
             .ToArray();
         return choices.Aggregate(
-            (IEnumerable<double[]>)[[]],
+            (IEnumerable<double[]>)
+                [
+                    [],
+                ],
             (made, next) => made.SelectMany(m => next.Select(n => (double[])[.. m, n]))
         );
     }

@@ -1,3 +1,4 @@
+using Zephyros.Core.Model.Logic;
 using Zephyros.Core.Setups;
 using Zephyros.Core.Units;
 
@@ -14,7 +15,8 @@ public sealed class ThrottleCut : IReadyMade
 
     /// <inheritdoc />
     public string Purpose =>
-        "While the chosen position is taken, the throttle channel is forced to −100 %, past its low end. It does not disarm.";
+        "While the chosen position is taken, the throttle channel is forced to −100 %, past its low end. It does not disarm. "
+        + "Put back, the switch lets go only once the throttle stick was low: no switch may add thrust.";
 
     /// <inheritdoc />
     public IReadOnlyList<Parameter> Parameters(Setup setup) =>
@@ -32,7 +34,10 @@ public sealed class ThrottleCut : IReadyMade
         if (wanted.Positions("cut") is not { } cut || throttle is null || wanted.Problems.Count > 0)
             return null;
         var work = new Workshop(setup);
-        work.Force("Throttle cut", throttle, work.Condition("Cut switch on", cut.Test), Percent.Low);
+        var on = new HoldsTest { Condition = work.Condition("Cut switch on", cut.Test) };
+        var low = new HoldsTest { Condition = work.Condition("Throttle low", ThrottleLock.ThrottleIsLow(setup)) };
+        var held = new LatchTest { Set = [on], Clear = [new AllTest { Of = [new NotTest { Of = [on] }, low] }] };
+        work.Force("Throttle cut", throttle, work.Condition("Cut held", held), Percent.Low);
         return new Built(work.Setup, [ThrottleTarget.Lowest(setup)]);
     }
 }

@@ -45,7 +45,11 @@ public sealed class TwoStageArming : IReadyMade
             },
             new("low", "Throttle must be low to unlock", ParameterKind.Choice, "yes")
             {
-                Options = [new("yes", "yes: a raised throttle at the second stage does nothing"), new("no", "no")],
+                Options =
+                [
+                    new("yes", "yes: a raised throttle at the second stage does nothing"),
+                    new("no", "no: the second switch then adds thrust while the stick is up, which breaks a promise"),
+                ],
             },
         ];
     }

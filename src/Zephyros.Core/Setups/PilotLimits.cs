@@ -13,12 +13,16 @@ public sealed record PilotLimits
     public Milliseconds LossNoticedWithin { get; init; } = new(1000);
 
     /// <summary>The throttle must not grow by more than this share of its travel, 5 to 100 %, within <see cref="JumpWithin"/>.</summary>
-    [Description("The throttle must not grow by more than this share of its travel within the movement beside it, in percent.")]
+    [Description(
+        "The throttle must not grow by more than this share of its travel within the movement beside it, in percent."
+    )]
     [Range(5, 100)]
     public Percent JumpShare { get; init; } = new(30);
 
     /// <summary>The movement of the throttle stick, as a share of its travel, 1 to 50 %.</summary>
-    [Description("The movement of the throttle stick within which the throttle must not jump, in percent of its travel.")]
+    [Description(
+        "The movement of the throttle stick within which the throttle must not jump, in percent of its travel."
+    )]
     [Range(1, 50)]
     public Percent JumpWithin { get; init; } = new(5);
 }

@@ -212,6 +212,239 @@ internal static class ProofFaults
                 "changes-announced"
             ),
             ["a link without telemetry"] = (Clean.WithAir(a => a with { Telemetry = false }), "changes-announced"),
+            ["a cut that no control reaches, in place of a stop"] = (
+                Clean
+                    .WithGuards(g => g with { DisarmsOnlyWhenLow = true })
+                    .WithExtra("cut", FunctionKind.ThrottleCut, "right-shoulder", 12, 2),
+                "stop-works"
+            ),
+            ["a switch that stops under the name of a cut which it does not reach"] = (
+                Clean
+                    .WithOverride("arm", "limiter-on", -100)
+                    .WithExtra("cut", FunctionKind.ThrottleCut, "right-front-outer", 12, 3),
+                "no-accidental-stop"
+            ),
+            ["a button that arms and does not let go"] = (
+                Clean
+                    .WithCondition(
+                        "asked",
+                        Latch(new PressTest { Control = "left-button", AtLeast = new(500) }, At("left-shoulder", 2))
+                    )
+                    .WithChannel("arm", c => c with { Take = new ConditionSource { Condition = "asked" } })
+                    .WithArm(f => f with { Control = "left-button", Planned = [] }),
+                "stop-works"
+            ),
+            ["something that holds the arm channel against its switch"] = (
+                Clean
+                    .WithCondition("both", All(Holds("limiter-on"), Holds("tracker-on")))
+                    .WithOverride("arm", "both", 100),
+                "stop-works"
+            ),
+            ["a consent that arms instead"] = (
+                Clean
+                    .WithCondition("agrees", At("right-shoulder", 2))
+                    .WithOverride("arm", "agrees", 100)
+                    .WithExtra("consent", FunctionKind.ArmConsent, "right-shoulder", 5, 2),
+                "one-control-arms"
+            ),
+            ["a full battery that lifts the throttle"] = (
+                Clean
+                    .WithCondition(
+                        "full",
+                        new DelayTest { Of = [Reads("voltage", Relation.Above, 20)], OnAfter = new(2000) }
+                    )
+                    .WithOverride("throttle", "full", 100),
+                "quiet-start"
+            ),
+            ["a battery that reads nothing yet lifts the throttle"] = (
+                Clean.WithCondition("none", Reads("voltage", Relation.Below, 5)).WithOverride("throttle", "none", 50),
+                "quiet-start"
+            ),
+            ["telemetry that stays away lifts the throttle"] = (
+                Clean.WithCondition("away", new TelemetryLostTest()).WithOverride("throttle", "away", 50),
+                "quiet-start"
+            ),
+            ["a dip narrower than any sample"] = (Clean.WithStep("throttle", "dip", Dip(0.4)), "can-fly"),
+            ["a dip with two switches together"] = (
+                Clean
+                    .WithCondition("both", All(Holds("tracker-on"), At("right-shoulder", 2)))
+                    .WithStep("throttle", "dip", Dip(4) with { When = "both" }),
+                "can-fly"
+            ),
+            ["a dip by telemetry"] = (
+                Clean
+                    .WithCondition("far", Reads("distance", Relation.Above, 700))
+                    .WithStep("throttle", "dip", Dip(4) with { When = "far" }),
+                "can-fly"
+            ),
+            ["a dip where a condition on the stick changes the chain"] = (
+                Clean
+                    .WithCondition("up", Above(Hand("throttle"), 40))
+                    .WithStep(
+                        "throttle",
+                        "share",
+                        new ScaleStep
+                        {
+                            Order = 1,
+                            Scale = new(60),
+                            When = "up",
+                        }
+                    ),
+                "can-fly"
+            ),
+            ["two times that end together"] = (Together(1000, 1000, both: true), "no-switch-adds-thrust"),
+            ["the longer of two times"] = (Together(3000, 1000, both: false), "no-switch-adds-thrust"),
+            ["a lock in the transmitter alone"] = (
+                Clean
+                    .WithGuards(g => g with { RefusesThrottle = false })
+                    .ReadyMade("throttle-lock", ("arm", "left-shoulder:2")),
+                "throttle-low-at-arming"
+            ),
+            ["frames that are missing hide the throttle"] = (
+                Clean
+                    .WithGuards(g => g with { RefusesThrottle = false })
+                    .ReadyMade("throttle-lock", ("arm", "left-shoulder:2")),
+                "no-leap"
+            ),
+            ["landing from the ground"] = (
+                Clean.WithLoss(l => l with { Procedure = LossProcedure.Land }),
+                "thrust-by-stick-alone"
+            ),
+            ["flying home from the ground"] = (
+                Clean.WithLoss(l => l with { Procedure = LossProcedure.ReturnHome, LowBefore = new(9000) }),
+                "thrust-by-stick-alone"
+            ),
+            ["the loss procedure by hand, from the ground"] = (
+                Clean
+                    .WithLoss(l => l with { Procedure = LossProcedure.Land, LowBefore = new(200) })
+                    .WithExtra("lost", FunctionKind.LossProcedure, "right-shoulder", 5, 2),
+                "thrust-by-stick-alone"
+            ),
+            ["a function that is taken away for ever"] = (
+                Demo.Wren.WithFunction("beeper", f => f with { Planned = [3] })
+                    .WithCondition(
+                        "always",
+                        new DelayTest { Of = [Reads("voltage", Relation.Below, 20)], OnAfter = new(3000) }
+                    )
+                    .WithOverride("beeper", "always", -100),
+                "functions-reachable"
+            ),
+            ["a mode that telemetry switches off"] = (
+                Clean
+                    .WithCondition("far", Reads("distance", Relation.Above, 700))
+                    .WithStep(
+                        "mode",
+                        "away",
+                        new ScaleStep
+                        {
+                            Order = 1,
+                            Scale = new(0),
+                            When = "far",
+                        }
+                    ),
+                "functions-reachable"
+            ),
+            ["a transmitter that restarts while the board waits"] = (
+                Clean.WithLoss(l => l with { Grace = new(2000) }),
+                "no-leap"
+            ),
+            ["a transmitter that restarts unnoticed"] = (
+                Clean.WithBoard(b => b with { SignalTimeout = new(900) }),
+                "no-switch-adds-thrust"
+            ),
+            ["a full throttle that stays"] = (
+                Clean
+                    .WithCondition("full", Latch(Above(Hand("throttle"), 90), Holds("cut-on")))
+                    .WithOverride("throttle", "full", 100),
+                "stick-down-idles"
+            ),
+            ["telemetry that holds the throttle up"] = (
+                Clean.WithOverride("throttle", "far-out", 20),
+                "stick-down-idles"
+            ),
+            ["telemetry that takes the thrust away"] = (
+                Clean
+                    .WithCondition("weak", Reads("voltage", Relation.Below, 18))
+                    .WithOverride("throttle", "weak", -100),
+                "thrust-stays"
+            ),
+            ["a switch that takes the thrust away"] = (
+                Clean.WithStep(
+                    "throttle",
+                    "away",
+                    new ScaleStep
+                    {
+                        Order = 50,
+                        Scale = new(0),
+                        Shift = new(-100),
+                        When = "tracker-on",
+                    }
+                ),
+                "thrust-stays"
+            ),
+            ["a timer that takes the thrust away"] = (
+                Clean
+                    .WithCondition("long", new DelayTest { Of = [At("left-shoulder", 2)], OnAfter = new(60_000) })
+                    .WithOverride("throttle", "long", -100),
+                "thrust-stays"
+            ),
+            ["a flight state that takes the thrust away"] = (
+                Clean.WithStep(
+                    "throttle",
+                    "state",
+                    new StateStep
+                    {
+                        Order = 99,
+                        Values = ImmutableDictionary<string, Percent>.Empty.Add("rescue", Percent.Low),
+                    }
+                ),
+                "thrust-stays"
+            ),
+            ["a loss that is noticed late"] = (
+                Clean.WithBoard(b => b with { SignalTimeout = new(1500) }),
+                "loss-in-time"
+            ),
+            ["a grace that is too long"] = (
+                SlowToStart(Clean).WithLoss(l => l with { Grace = new(900) }),
+                "loss-in-time"
+            ),
+            ["a limit that the board does not keep"] = (
+                Clean with
+                {
+                    Limits = new PilotLimits { LossNoticedWithin = new(150) },
+                },
+                "loss-in-time"
+            ),
+            ["a receiver that hides the loss"] = (Presets((1, 990)), "loss-in-time"),
+            ["a throttle that leaps at its low end"] = (
+                Clean.WithStep(
+                    "throttle",
+                    "leap",
+                    new CurveStep
+                    {
+                        Order = 1,
+                        Points = Points((-100, -100), (-97, 60), (100, 100)),
+                        Smooth = false,
+                    }
+                ),
+                "no-jump"
+            ),
+            ["a throttle that leaps where a condition begins"] = (
+                Clean
+                    .WithCondition("up", Above(Hand("throttle"), 0))
+                    .WithStep(
+                        "throttle",
+                        "more",
+                        new ScaleStep
+                        {
+                            Order = 1,
+                            Scale = new(100),
+                            Shift = new(70),
+                            When = "up",
+                        }
+                    ),
+                "no-jump"
+            ),
             ["loss procedure for ever"] = (
                 Clean.WithFunction("lamp", f => Band(f, 900, 2100) with { Kind = FunctionKind.LossProcedure }),
                 "can-fly"
@@ -230,24 +463,73 @@ internal static class ProofFaults
             ["calibration"] = Clean.WithGuards(g => g with { Calibration = new(1500) }),
             ["disarms by itself"] = Clean.WithGuards(g => g with { DisarmsAfter = new(8000) }),
             // A transmitter that restarts while the board waits forgets the latch of its throttle cut.
-            ["grace on last values, a slow transmitter"] = SlowToStart(Clean).WithLoss(l => l with { Grace = new(700) }),
+            ["grace on last values, a slow transmitter"] = SlowToStart(Clean)
+                .WithLoss(l => l with { Grace = new(700) }),
             ["grace on substituted values, a slow transmitter"] = SlowToStart(Clean)
                 .WithLoss(l => l with { Grace = new(700), GraceValues = GraceValues.Substituted }),
-            ["landing"] = Clean.WithLoss(l => l with { Procedure = LossProcedure.Land }),
+            ["landing once it has flown"] = Clean.WithLoss(l =>
+                l with
+                {
+                    Procedure = LossProcedure.Land,
+                    FlownOnly = true,
+                }
+            ),
             ["landing until a stick is moved"] = Clean.WithLoss(l =>
                 l with
                 {
                     Procedure = LossProcedure.Land,
                     Recovery = FlightRecovery.StickMoved,
+                    FlownOnly = true,
                 }
             ),
-            ["return home"] = Clean.WithLoss(l =>
+            ["return home once it has flown"] = Clean.WithLoss(l =>
                 l with
                 {
                     Procedure = LossProcedure.ReturnHome,
                     LowBefore = new(9000),
+                    FlownOnly = true,
                 }
             ),
+            ["two equal times of which one must be over first"] = Together(1000, 1000, both: false),
+            ["the shorter of two times, not yet over"] = Together(1000, 3000, both: true),
+            ["a throttle cut as it comes ready-made"] = Demo.Wren.ReadyMade(
+                "throttle-cut",
+                ("cut", "right-back-switch:2")
+            ),
+            ["two-stage arming as it comes ready-made"] = Demo.Wren.ReadyMade(
+                "two-stage-arming",
+                ("second", "left-back-switch:2"),
+                ("limit", "1060")
+            ),
+            ["a beeper that an empty battery takes over"] = Demo.Wren.WithFunction(
+                "beeper",
+                f => f with { Planned = [3] }
+            ),
+            ["a restart that forgets nothing"] = Demo.Wren.WithLoss(l => l with { Grace = new(700) }),
+            ["a loss that is noticed just in time"] = SlowToStart(Clean)
+                .WithBoard(b => b with { SignalTimeout = new(1000) }),
+            ["a throttle that is steep, and less than allowed"] = Clean.WithStep(
+                "throttle",
+                "steep",
+                new CurveStep
+                {
+                    Order = 1,
+                    Points = Points((-100, -100), (-80, -20), (100, 100)),
+                    Smooth = false,
+                }
+            ),
+            ["a roll that trembles a little"] = Clean.WithBoard(b => b with { Wander = b.Wander.Add("2", new(1)) }),
+            ["a roll that moves slowly"] = Clean.WithStep(
+                "roll",
+                "slow",
+                new SlowStep
+                {
+                    Order = 9,
+                    Up = new(400),
+                    Down = new(400),
+                }
+            ),
+            ["calibration that takes long"] = Demo.Wren.WithGuards(g => g with { Calibration = new(3000) }),
             ["another order, on both sides"] = Clean
                 .WithChannel("throttle", c => c with { Number = new ChannelNumber(3) })
                 .WithChannel("pitch", c => c with { Number = new ChannelNumber(2) })
@@ -308,6 +590,76 @@ internal static class ProofFaults
 
     public static Setup WithLoss(this Setup setup, Func<LossSettings, LossSettings> change) =>
         setup.WithBoard(b => b with { Loss = change(b.Loss) });
+
+    private static Setup WithExtra(
+        this Setup setup,
+        string id,
+        FunctionKind kind,
+        string control,
+        int aux,
+        int planned
+    ) =>
+        setup.WithBoard(b =>
+            b with
+            {
+                Functions = b.Functions.SetItem(
+                    id,
+                    b.Functions["arm"] with
+                    {
+                        Kind = kind,
+                        Label = id,
+                        Control = control,
+                        Aux = aux,
+                        Planned = [planned],
+                    }
+                ),
+            }
+        );
+
+    private static SensorTest Reads(string sensor, Relation relation, double limit) =>
+        new()
+        {
+            Sensor = sensor,
+            Relation = relation,
+            Limit = new(limit),
+        };
+
+    // Falls by a little around 51.2 %, which is none of the usual places.
+    private static CurveStep Dip(double width) =>
+        new()
+        {
+            Order = 1,
+            Smooth = false,
+            Points = Points(
+                (-100, -100),
+                (51.2, 51.2),
+                (51.2 + (width / 2), 51.2 - width),
+                (51.2 + width, 51.2 + width),
+                (100, 100)
+            ),
+        };
+
+    // Two times begun by one switch lift the throttle: when both are over and none was over alone before, or when the first is over and the
+    // second is not.
+    private static Setup Together(double first, double second, bool both)
+    {
+        DelayTest After(double time) => new() { Of = [At("right-shoulder", 2)], OnAfter = new(time) };
+        var setup = Clean.WithCondition("one", After(first)).WithCondition("other", After(second));
+        if (!both)
+            return setup
+                .WithCondition("lift", All(Holds("other"), Not(Holds("one"))))
+                .WithOverride("throttle", "lift", 30);
+        return setup
+            .WithCondition(
+                "alone",
+                Latch(
+                    Any(All(Holds("one"), Not(Holds("other"))), All(Holds("other"), Not(Holds("one")))),
+                    At("right-shoulder", 1)
+                )
+            )
+            .WithCondition("lift", All(Holds("one"), Holds("other"), Not(Holds("alone"))))
+            .WithOverride("throttle", "lift", 30);
+    }
 
     private static Setup SlowToStart(Setup setup) =>
         setup with

@@ -1,6 +1,6 @@
-using Zephyros.Core.Units;
 using Zephyros.Core.Board;
 using Zephyros.Core.Path;
+using Zephyros.Core.Units;
 
 namespace Zephyros.Core.Proof.Promises;
 

@@ -40,7 +40,11 @@ public sealed class FunctionsReachable : Promise
             {
                 var there = ProofScope.PositionBit(position.Setting);
                 var about = $"{function.Label}, {control.Name} at {position.Name}";
-                yield return On(plan, function, bit, there) with { About = about, Standing = function.Control };
+                yield return On(plan, function, bit, there) with
+                {
+                    About = about,
+                    Standing = function.Control,
+                };
                 if (plan.ChannelAt(function.Channel) is not { } channel)
                     continue;
                 var names = new DeclaredOverrides(plan, channel.Id).Names;
@@ -49,7 +53,8 @@ public sealed class FunctionsReachable : Promise
                     (_, view) => view.Has(there) && !view.Has(bit | ProofScope.OverriddenBit | ProofScope.UnderWayBit)
                 ) with
                 {
-                    About = names.Count > 0 ? $"{about}, except while {string.Join(" or ", names)} has the channel" : about,
+                    About =
+                        names.Count > 0 ? $"{about}, except while {string.Join(" or ", names)} has the channel" : about,
                     Standing = function.Control,
                     AtRestOn = channel.Id,
                 };

@@ -32,9 +32,13 @@ public sealed class LossInTime : Promise
         var (timeout, grace) = (plan.Setup.Board.SignalTimeout, plan.Setup.Board.Loss.Grace);
         var limit = plan.Setup.Limits.LossNoticedWithin;
         var takes = new Milliseconds(timeout.Value + grace.Value);
-        var sum = grace.Value > 0 ? $"{timeout} without frames and {grace} of grace are {takes}" : $"{takes} without frames";
+        var sum =
+            grace.Value > 0 ? $"{timeout} without frames and {grace} of grace are {takes}" : $"{takes} without frames";
         return takes.Value <= limit.Value
-            ? new PromiseVerdict(VerdictKind.Proven, $"The receiver falls silent, and the board begins after {sum}; the limit is {limit}.")
+            ? new PromiseVerdict(
+                VerdictKind.Proven,
+                $"The receiver falls silent, and the board begins after {sum}; the limit is {limit}."
+            )
             : new PromiseVerdict(VerdictKind.Broken, $"The board begins only after {sum}; the limit is {limit}.");
     }
 

@@ -45,7 +45,10 @@ public sealed class NoJump : Promise
                 most,
                 $"From {Figures.Signed(most.From)} to {Figures.Signed(most.To)} % of its stick the throttle grows by {Figures.Plain(share, 1)} % of its travel; {Figures.Plain(limits.JumpShare.Value)} % are allowed."
             );
-        return new PromiseVerdict(VerdictKind.Proven, $"{words}; {Figures.Plain(limits.JumpShare.Value)} % are allowed.")
+        return new PromiseVerdict(
+            VerdictKind.Proven,
+            $"{words}; {Figures.Plain(limits.JumpShare.Value)} % are allowed."
+        )
         {
             States = response.Explorer.States,
             Assumptions = response.Assumptions,
