@@ -65,6 +65,8 @@ internal sealed class BenchMap(ReducedModel model)
     private static (int State, double Waited) Part(ProofScope scope, ModelMemory memory, MemoryPart part)
     {
         var op = scope.Plan.Model.Program[part.Op];
+        if (part.Code == OpCode.Slow)
+            return (double.IsNaN(memory.Cells[op.A]) ? 0 : part.CellOf(memory.Cells[op.A]), double.NaN);
         if (part.Code == OpCode.Latch)
             return (memory.Registers[op.B] != 0 ? 1 : 0, double.NaN);
         if (part.Code == OpCode.Delay)

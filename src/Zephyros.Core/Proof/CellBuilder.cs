@@ -12,6 +12,9 @@ namespace Zephyros.Core.Proof;
 /// Proof.md, "Cells".</remarks>
 internal sealed class CellBuilder
 {
+    // What the input does not move.
+    private const char Unmoved = '.';
+
     // More ways of conditions and states than this behind one chain are not gone through; the proof then says so.
     private const int MostValuations = 4096;
 
@@ -25,6 +28,8 @@ internal sealed class CellBuilder
     private readonly (int Register, double[] Values)[] dimensions;
     private readonly Op[] comparisons;
     private readonly (int Channel, BoardAtom[] Atoms)[] bits;
+    private readonly MemoryPart[] slow;
+    private readonly int slowOp;
 
     /// <summary>Gets ready to cut one input.</summary>
     /// <param name="scope">What matters to the proof.</param>
@@ -32,6 +37,8 @@ internal sealed class CellBuilder
     /// <param name="source">Its bit among the continuous sources.</param>
     /// <param name="node">The input in the model's graph.</param>
     /// <param name="grid">Its values, from the lowest.</param>
+    /// <param name="slow">The slow steps whose cells are known: what they follow is compared with these.</param>
+    /// <param name="slowOp">The place in the program of the slow step that is cut, or -1 for an input.</param>
     /// <param name="breath">Is called now and then; may throw to end it.</param>
     public CellBuilder(
         ProofScope scope,
@@ -39,10 +46,12 @@ internal sealed class CellBuilder
         ulong source,
         ModelNode node,
         double[] grid,
+        IReadOnlyList<MemoryPart> slow,
+        int slowOp = -1,
         Action? breath = null
     )
     {
-        this.breath = breath;
+        (this.breath, this.slowOp) = (breath, slowOp);
         (this.scope, this.register, this.source, this.grid) = (scope, register, source, grid);
         var plan = scope.Plan.Model;
         var chains = plan
@@ -54,6 +63,7 @@ internal sealed class CellBuilder
             .SelectMany(c => plan.Graph.CarriedTo(new ModelNode(NodeKind.Chain, c.Channel.Id)))
             .ToHashSet();
         run = new RangeRun(plan, feeding, []);
+        this.slow = [.. slow.Where(s => chains.Any(c => c.Channel.Id == s.Owner.Id))];
         comparisons = [.. Comparisons(plan, [.. chains.Select(c => c.Channel.Id)])];
         bits =
         [
@@ -102,6 +112,45 @@ internal sealed class CellBuilder
 
         return cells;
     }
+
+    /// <summary>The stretches from one end to the other, their edges exact to the last binary digit: what a slow step gives lies on no grid.</summary>
+    public List<(double From, double UpTo)> CutExactly()
+    {
+        var firsts = Cut(0).SelectMany(c => c.Stretches).Select(s => s.From).Where(f => f > 0).Order().ToArray();
+        var edges = new SortedSet<double>();
+        foreach (var first in firsts)
+            FindEdges(grid[first - 1], grid[first], SignatureAt(grid[first - 1]), SignatureAt(grid[first]), edges);
+        var cells = new List<(double From, double UpTo)>();
+        var from = double.NegativeInfinity;
+        foreach (var edge in edges)
+        {
+            cells.Add((from, edge));
+            from = Math.BitIncrement(edge);
+        }
+
+        cells.Add((from, double.PositiveInfinity));
+        return cells;
+    }
+
+    // The last values before something comes out differently.
+    private void FindEdges(double low, double high, string atLow, string atHigh, SortedSet<double> edges)
+    {
+        if (atLow == atHigh)
+            return;
+        var middle = low + ((high - low) / 2);
+        if (middle <= low || middle >= high)
+        {
+            edges.Add(low);
+            return;
+        }
+
+        var between = SignatureAt(middle);
+        FindEdges(low, middle, atLow, between, edges);
+        FindEdges(middle, high, between, atHigh, edges);
+    }
+
+    private string SignatureAt(double value) =>
+        string.Concat(Valuations().Select(_ => LookAt(new ValueRange(value, value, value, source), out var _)));
 
     // Puts conditions, flight state and switches through all their combinations, one after the other.
     private IEnumerable<int> Valuations()
@@ -194,11 +243,19 @@ internal sealed class CellBuilder
         && Look(upTo, upTo, out _) == outcome;
 
     // One letter for each comparison: 1, 0, ? for what another input leaves open, ! for what this stretch leaves open.
-    private string Look(int from, int upTo, out bool undecided)
+    private string Look(int from, int upTo, out bool undecided) =>
+        LookAt(new ValueRange(grid[from], grid[from], grid[upTo], source), out undecided);
+
+    private string LookAt(ValueRange here, out bool undecided)
     {
-        run.Put(register, new ValueRange(grid[from], grid[from], grid[upTo], source));
+        if (slowOp >= 0)
+            run.PutSlow(slowOp, here);
+        else
+            run.Put(register, here);
         run.RunChains();
-        var letters = new char[comparisons.Length + bits.Length];
+        var letters = new char[comparisons.Length + bits.Length + slow.Length];
+        for (var i = 0; i < slow.Length; i++)
+            letters[comparisons.Length + bits.Length + i] = Target(slow[i]);
         for (var i = 0; i < comparisons.Length; i++)
             letters[i] = Letter(comparisons[i]);
         for (var i = 0; i < bits.Length; i++)
@@ -211,13 +268,25 @@ internal sealed class CellBuilder
             var never = Array.TrueForAll(bits[i].Atoms, a => received.High < a.From || received.Low > a.UpTo);
             // What the wander alone leaves open stays open however finely the stretch is cut.
             letters[comparisons.Length + i] =
-                !surely && !never && exact.Low == exact.High && received.Low < received.High
+                (exact.Sources & source) == 0 ? Unmoved
+                : !surely && !never && exact.Low == exact.High && received.Low < received.High
                     ? '?'
                     : Letter(exact, surely, never);
         }
 
         undecided = letters.Any(l => l is '?' or '!');
         return new string(letters);
+    }
+
+    // In which of its cells lies what a slow step follows.
+    private char Target(MemoryPart part)
+    {
+        if (part.Op == slowOp || run.SlowTarget(part.Op) is not { } target || (target.Sources & source) == 0)
+            return Unmoved;
+        var (low, high) = (part.CellOf(target.Low), part.CellOf(target.High));
+        if (low == high)
+            return (char)('A' + low);
+        return target.ExampleDecides ? '!' : '?';
     }
 
     private char Letter(in Op op)
@@ -230,6 +299,8 @@ internal sealed class CellBuilder
         }
 
         var range = run.At(op.A).Linear(op.P, op.Q);
+        if (op.A != register && (range.Sources & source) == 0)
+            return Unmoved;
         return op.Code == OpCode.Below
             ? Letter(range, range.High < 0, range.Low >= 0)
             : Letter(range, range.Low > 0, range.High <= 0);

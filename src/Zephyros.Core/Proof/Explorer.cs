@@ -167,8 +167,13 @@ internal sealed class Explorer
         var on = situation.Radio != RadioState.Off;
         FollowMovements(set, on);
         if (on)
+        {
             foreach (var ending in model.Memory.Endings(set.Memory))
-                FollowTime(set, ending);
+                FollowTime(set, MoveKind.ModelTime, ending);
+            foreach (var slow in model.Memory.Slow)
+                FollowTime(set, MoveKind.SlowStep, slow);
+        }
+
         foreach (var happening in system.Happenings(set.Situation))
         {
             transitions += set.Count;
@@ -201,10 +206,10 @@ internal sealed class Explorer
         }
     }
 
-    private void FollowTime(StateSet set, ulong ending)
+    private void FollowTime(StateSet set, MoveKind kind, ulong ending)
     {
-        var table = system.Steps(set.Situation, new Happening(MoveKind.ModelTime));
-        var move = new ProofMove(MoveKind.ModelTime, [], model.Memory.EndingNumber(ending));
+        var table = system.Steps(set.Situation, new Happening(kind));
+        var move = new ProofMove(kind, [], model.Memory.EndingNumber(ending));
         for (var i = 0; i < set.Places.Length; i++)
             foreach (var row in model.Row(set.Memory, set.Places[i], ending))
             {

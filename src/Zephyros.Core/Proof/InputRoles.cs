@@ -16,6 +16,8 @@ internal sealed class InputRoles(SignalPlan plan, PromiseCheck check, StopContro
     /// <param name="goesTo">Whether a setting is among those that it may go to in this movement.</param>
     public Roles Of(InputKind kind, string id, Func<double, bool> goesTo)
     {
+        if (kind == InputKind.Telemetry && goesTo(ProofScope.TelemetryLost))
+            return (Roles.Telemetry | Roles.TelemetryGoes) & check.LooksAt;
         if (kind != InputKind.Control)
             return Roles.Telemetry & check.LooksAt;
         var control = plan.Setup.Transmitter.Controls[id];

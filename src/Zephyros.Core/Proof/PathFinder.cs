@@ -27,13 +27,19 @@ internal sealed class PathFinder(
             if (!set.Contains(state.Word, state.Bit))
                 continue;
             var before = new ProofState(state.Word, state.Bit, set.Memory, set.Situation);
-            foreach (var ending in model.Memory.Endings(set.Memory))
-                if (Gives(set, new Happening(MoveKind.ModelTime), state, ending))
-                    return (new ProofMove(MoveKind.ModelTime, [], model.Memory.EndingNumber(ending)), before);
+            foreach (var (kind, ending) in ByItself(set.Memory))
+                if (Gives(set, new Happening(kind), state, ending))
+                    return (new ProofMove(kind, [], model.Memory.EndingNumber(ending)), before);
         }
 
         throw new InvalidOperationException("A state that was reached must have a state before it.");
     }
+
+    private IEnumerable<(MoveKind Kind, ulong Ending)> ByItself(int memory) =>
+        model
+            .Memory.Endings(memory)
+            .Select(e => (MoveKind.ModelTime, e))
+            .Concat(model.Memory.Slow.Select(s => (MoveKind.SlowStep, s)));
 
     /// <summary>The movement with given roles that led from a set into a state.</summary>
     public (ProofMove Move, ProofState Before) MovementInto(StateSet set, Roles roles, ProofState state) =>

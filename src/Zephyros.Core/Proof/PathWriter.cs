@@ -17,6 +17,9 @@ internal sealed class PathWriter(
     // What two inputs decide together is tried with so many of their values.
     private const int Tries = 60;
 
+    // A slow step may be looked at anywhere on its way.
+    private static readonly double[] SlowShares = [0.5, 0.25, 0.1, 0.02, 1];
+
     // How often a step of a tried sequence lets a channel tremble.
     private const double TremblesOften = 0.3;
 
@@ -53,7 +56,18 @@ internal sealed class PathWriter(
         for (var seed = 0; seed < Tries; seed++)
         {
             var random = new Random(seed);
-            if (Confirm(Steps(input => Vary(input, random), _ => still)) is { } varied)
+            if (model.Memory.Slow.Count > 0)
+            {
+                words.SlowShare = SlowShares[seed % SlowShares.Length];
+                times = Times();
+            }
+
+            // The first tries with slow steps keep the examples.
+            if (
+                Confirm(Steps(input => seed < SlowShares.Length && model.Memory.Slow.Count > 0 ? input : Vary(input, random), _ => still))
+                is
+                { } varied
+            )
                 return (varied, true);
         }
 

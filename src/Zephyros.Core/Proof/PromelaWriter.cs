@@ -275,7 +275,13 @@ internal sealed class PromelaWriter(
         var forgets = happening.Kind == MoveKind.TransmitterOff ? 1 : 0;
         var memory = happening.Kind == MoveKind.TransmitterOn ? "0" : "now.mem";
         var on = happening.Kind == MoveKind.TransmitterOn ? "1" : "!off(now.sit)";
-        var parts = happening.Kind == MoveKind.ModelTime ? Enumerable.Range(0, model.Memory.EndingSets.Count) : [-1];
+        var sets = model.Memory.EndingSets;
+        var parts = happening.Kind switch
+        {
+            MoveKind.ModelTime => Enumerable.Range(0, sets.Count).Where(i => !model.Memory.Slow.Contains(sets[i])),
+            MoveKind.SlowStep => Enumerable.Range(0, sets.Count).Where(i => model.Memory.Slow.Contains(sets[i])),
+            _ => [-1],
+        };
         foreach (var part in parts)
             for (var k = 0; k < most; k++)
             {

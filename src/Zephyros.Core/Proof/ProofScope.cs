@@ -37,6 +37,12 @@ internal sealed class ProofScope
     /// <summary>Everything in a reading that the board does not know: the stick itself, where a control stands, and what conditions hold.</summary>
     public const ulong OwnBits = StickLowBit | OverriddenBit | TremblesBit | UnderWayBit | (ulong.MaxValue << FirstCue);
 
+    // Farther than any slow step is led, in percent.
+    private const double SlowReach = 1e6;
+
+    // Which of so many end together is gone through.
+    private const int MostTimed = 12;
+
     // The transmitter's own grid: from memory, 11 bits and the centre.
     private const int GridSteps = 2048;
 
@@ -49,6 +55,7 @@ internal sealed class ProofScope
     private readonly List<ProofInput> inputs = [];
     private readonly List<int> registers = [];
     private readonly List<(int Register, ValueRange Range)> anywhere = [];
+    private readonly List<(int Op, ValueRange Range)> slowAnywhere = [];
 
     /// <summary>Finds what matters.</summary>
     /// <param name="plan">The setup, compiled.</param>
@@ -70,7 +77,11 @@ internal sealed class ProofScope
             sources[register] = 1UL << Math.Min(index, RangeRun.MostSources - 1);
         foreach (var register in sources.Keys)
             anywhere.Add((register, Whole(register)));
+        if (looks.AtRestOn is null)
+            AddSlow();
         AddInputs();
+        if (Parts.Count(p => p.Code is OpCode.Delay or OpCode.Press) > MostTimed)
+            Obstacle = $"More than {MostTimed} delays and presses at once.";
     }
 
     public SignalPlan Plan { get; }
@@ -103,7 +114,7 @@ internal sealed class ProofScope
     public bool IsSlow { get; }
 
     /// <summary>What of it remembers.</summary>
-    public IReadOnlyList<MemoryPart> Parts { get; }
+    public IReadOnlyList<MemoryPart> Parts { get; private set; }
 
     /// <summary>What can be moved and makes a difference.</summary>
     public IReadOnlyList<ProofInput> Inputs => inputs;
@@ -133,6 +144,8 @@ internal sealed class ProofScope
     /// <summary>Puts every stick, dial and sensor anywhere at once, or at an example.</summary>
     public void PutAnywhere(RangeRun run, bool example)
     {
+        foreach (var (op, range) in slowAnywhere)
+            run.PutSlow(op, range);
         foreach (var (register, range) in anywhere)
             run.Put(register, example ? ValueRange.Exactly(range.Value) : range);
     }
@@ -261,6 +274,45 @@ internal sealed class ProofScope
         return [.. values.Where(v => v >= low && v <= high).Distinct().Order()];
     }
 
+    // What a slow step gives is cut like the travel of an input; those further down the way first, since the others are compared with their
+    // cells too.
+    private void AddSlow()
+    {
+        var ops = Plan
+            .Model.Sections.Where(s => Relevant.Contains(s.Node))
+            .SelectMany(s => Enumerable.Range(s.First, s.Count).Select(i => (s.Node, Op: i)))
+            .Where(o => Plan.Model.Program[o.Op].Code == OpCode.Slow)
+            .Reverse()
+            .ToArray();
+        foreach (var (i, (_, op)) in ops.Index())
+        {
+            var source = 1UL << Math.Min(sources.Count + i, RangeRun.MostSources - 1);
+            slowAnywhere.Add((op, new ValueRange(0, -SlowReach, SlowReach, source)));
+        }
+
+        var parts = new List<MemoryPart>();
+        double[] grid = [.. Enumerable.Range(0, (2 * GridSteps) + 1).Select(i => -200 + (200.0 * i / GridSteps))];
+        foreach (var (node, op) in ops)
+        {
+            var source = slowAnywhere.Single(s => s.Op == op).Range.Sources;
+            var builder = new CellBuilder(this, -1, source, node, grid, parts, op, breath);
+            var stretches = builder.CutExactly();
+            if (builder.TooMany)
+                Obstacle = "Too many conditions decide about one channel.";
+            SlowCell[] cells =
+            [
+                .. stretches
+                    .Select(s => (From: Math.Max(-SlowReach, s.From), UpTo: Math.Min(SlowReach, s.UpTo)))
+                    .Select(s => new SlowCell(s.From, s.UpTo, Math.Clamp(s.From + ((s.UpTo - s.From) / 2), s.From, s.UpTo))),
+            ];
+            parts.Add(new MemoryPart(op, node, OpCode.Slow, cells.Length + 1) { Cells = cells, Source = source });
+        }
+
+        if (sources.Count + ops.Length >= RangeRun.MostSources)
+            Obstacle = "Too many sticks, dials, sensors and slow steps at once.";
+        Parts = [.. Parts, .. parts];
+    }
+
     private void AddInputs()
     {
         var model = Plan.Model;
@@ -329,7 +381,15 @@ internal sealed class ProofScope
     private InputCell[] Cells(int register, ModelNode node, double start)
     {
         var grid = Grid(register);
-        var builder = new CellBuilder(this, register, sources[register], node, grid, breath);
+        var builder = new CellBuilder(
+            this,
+            register,
+            sources[register],
+            node,
+            grid,
+            [.. Parts.Where(p => p.Code == OpCode.Slow)],
+            breath: breath
+        );
         var isThrottle = (Bits & StickLowBit) != 0 && Plan.Setup.Transmitter.StickOf(StickAxis.Throttle) == node.Id;
         var cells = builder.Cut(isThrottle ? Array.FindIndex(grid, v => v > StickLowLimit) : 0);
         if (builder.TooMany)

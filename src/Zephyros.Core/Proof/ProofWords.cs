@@ -10,6 +10,9 @@ namespace Zephyros.Core.Proof;
 /// <summary>Puts the moves and states of a proof into plain sentences.</summary>
 internal sealed class ProofWords(ProofScope scope, ReducedMemory memory)
 {
+    /// <summary>For which share of its full travel a slow step is waited for, 0 to 1.</summary>
+    public double SlowShare { get; set; } = 1;
+
     /// <summary>A step as a sentence.</summary>
     /// <param name="move">The move; null for the start.</param>
     /// <param name="inputs">Where each moved input goes; at the start where each input stands.</param>
@@ -20,7 +23,7 @@ internal sealed class ProofWords(ProofScope scope, ReducedMemory memory)
             null => Start([.. inputs.Where(i => !IsAtStart(i))]),
             MoveKind.Input => string.Join(" and at once: ", inputs.Select(Movement)) + ".",
             MoveKind.ModelTime => $"Wait {Seconds(wait)} until {Waiting(memory.EndingSets[move.Value])}.",
-            MoveKind.SlowStep => $"Wait {Seconds(wait)} until what moves slowly has arrived.",
+            MoveKind.SlowStep => $"Wait {Seconds(wait)} while what moves slowly goes on.",
             MoveKind.BoardTime => Timer((BoardTimer)move.Value),
             MoveKind.RadioLost => "The radio link is lost.",
             MoveKind.RadioBack => $"The radio link is back{After(wait)}{Silent(move)}.",
@@ -64,7 +67,7 @@ internal sealed class ProofWords(ProofScope scope, ReducedMemory memory)
         if (move.Kind == MoveKind.BoardTime)
             return scope.Plan.Board.Duration((BoardTimer)move.Value)?.ToTimeSpan() ?? TimeSpan.Zero;
         if (move.Kind == MoveKind.SlowStep)
-            return SlowTravel();
+            return SlowShare * SlowTravel();
         if (move.Kind == MoveKind.TransmitterOn)
             return scope.Plan.Setup.Transmitter.RestartTime.ToTimeSpan();
         if (move.Kind != MoveKind.ModelTime)

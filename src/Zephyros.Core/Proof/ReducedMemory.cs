@@ -25,6 +25,7 @@ internal sealed class ReducedMemory
     public ReducedMemory(ModelPlan plan, IReadOnlyList<MemoryPart> parts)
     {
         (this.plan, this.parts) = (plan, parts);
+        Slow = [.. parts.Index().Where(p => p.Item.Code == OpCode.Slow).Select(p => 1UL << p.Index)];
         Number(new int[2 * parts.Count]);
     }
 
@@ -45,6 +46,9 @@ internal sealed class ReducedMemory
 
     /// <summary>Which parts can come to their end next, together or alone: sets of parts, a bit each.</summary>
     public IReadOnlyList<ulong> Endings(int memory) => endings[memory] ??= [.. Allowed(found[memory])];
+
+    /// <summary>The slow steps, each as a set of its own: what moves on by itself.</summary>
+    public IReadOnlyList<ulong> Slow { get; }
 
     /// <summary>The number of a set of parts that end together.</summary>
     public int EndingNumber(ulong set)

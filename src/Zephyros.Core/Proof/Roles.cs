@@ -34,6 +34,9 @@ public enum Roles
     /// <summary>It is a control that goes elsewhere than to a safe end.</summary>
     NotToSafeEnd = 512,
 
+    /// <summary>Telemetry as such is lost.</summary>
+    TelemetryGoes = 4096,
+
     /// <summary>It goes where it was proven to stop the motors from every armed state.</summary>
     Stops = 1024,
 

@@ -62,8 +62,6 @@ internal sealed class SituationSystem
     public IEnumerable<Happening> Happenings(int number)
     {
         var now = situations[number];
-        if (model.Scope.IsSlow && now.Radio != RadioState.Off)
-            yield return new(MoveKind.SlowStep);
         if (model.Scope.Trembles && now.Radio != RadioState.Off)
             yield return new(MoveKind.Tremble);
         foreach (var timer in Enum.GetValues<BoardTimer>())

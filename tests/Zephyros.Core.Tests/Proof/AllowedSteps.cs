@@ -11,6 +11,17 @@ internal sealed class AllowedSteps(ReducedModel model, SituationSystem system)
 
     public bool Allows(ProofState before, ProofState after)
     {
+        // The board's time may be up between the look and the move.
+        var timers = system
+            .Happenings(before.Situation)
+            .Where(h => h.Kind == MoveKind.BoardTime)
+            .SelectMany(h => Next(before, h, 0))
+            .ToArray();
+        return timers.Prepend(before).Any(first => AllowsFrom(first, after));
+    }
+
+    private bool AllowsFrom(ProofState before, ProofState after)
+    {
         var reached = new HashSet<ProofState> { before };
         foreach (var happening in system.Happenings(before.Situation).ToArray())
             if (Places(before, happening) == (after.Word, after.Bit))
@@ -24,10 +35,12 @@ internal sealed class AllowedSteps(ReducedModel model, SituationSystem system)
             {
                 foreach (var ending in model.Memory.Endings(state.Memory).ToArray())
                     reached.UnionWith(Next(state, new Happening(MoveKind.ModelTime), ending));
+                foreach (var slow in model.Memory.Slow)
+                    reached.UnionWith(Next(state, new Happening(MoveKind.SlowStep), slow));
                 foreach (
                     var timer in system
                         .Happenings(state.Situation)
-                        .Where(h => h.Kind is MoveKind.BoardTime or MoveKind.SlowStep or MoveKind.Tremble)
+                        .Where(h => h.Kind is MoveKind.BoardTime or MoveKind.Tremble)
                         .ToArray()
                 )
                     reached.UnionWith(Next(state, timer, 0));

@@ -196,28 +196,6 @@ public sealed class PromiseTests
         Assert.Equal(VerdictKind.NotProven, Prove(cycle, "loss-is-handled").Kind);
     }
 
-    // The proof lets a slow step stand anywhere; on the bench this one never leaves 0 %.
-    [Fact]
-    public void What_only_the_abstraction_reaches_does_not_count_as_reached()
-    {
-        var setup = Demo
-            .Plain.WithChannel("beeper", c => c with { Take = Constant(0) })
-            .WithStep(
-                "beeper",
-                "slow",
-                new SlowStep
-                {
-                    Order = 1,
-                    Up = new(50),
-                    Down = new(50),
-                }
-            )
-            .WithBoard(b => b with { Functions = b.Functions.Remove("self-right") });
-        var verdict = Prove(setup, "functions-reachable");
-        Assert.Equal(VerdictKind.NotProven, verdict.Kind);
-        Assert.Contains("may reach it, but did not on the simulated bench", verdict.Reason, StringComparison.Ordinal);
-    }
-
     [Fact]
     public void The_same_proof_comes_out_the_same_twice()
     {

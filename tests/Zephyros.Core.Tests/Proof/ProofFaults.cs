@@ -501,10 +501,11 @@ internal static class ProofFaults
                 ("second", "left-back-switch:2"),
                 ("limit", "1060")
             ),
-            ["a beeper that an empty battery takes over"] = Demo.Wren.WithFunction(
-                "beeper",
-                f => f with { Planned = [3] }
-            ),
+            ["a beeper that a switch takes away"] = Demo
+                .Wren.InModel(m => m with { Overrides = m.Overrides.Remove("beep") })
+                .WithFunction("beeper", f => f with { Planned = [3] })
+                .WithCondition("hush", At("right-back-switch", 2))
+                .WithOverride("beeper", "hush", -100),
             ["a restart that forgets nothing"] = Demo.Wren.WithLoss(l => l with { Grace = new(700) }),
             ["a loss that is noticed just in time"] = SlowToStart(Clean)
                 .WithBoard(b => b with { SignalTimeout = new(1000) }),

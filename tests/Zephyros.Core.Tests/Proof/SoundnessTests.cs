@@ -146,6 +146,9 @@ public sealed class SoundnessTests
             );
             // Long enough for a frame, so that the board has seen what was done.
             bench.AdvanceTo(bench.Now + (2 * setup.Wire.FramePeriod.ToTimeSpan()) + Wait(random));
+            // Just after a frame the board has seen all that the model has worked out, also what moves by itself.
+            var period = setup.Wire.FramePeriod.ToTimeSpan().Ticks;
+            bench.AdvanceTo(new TimeSpan((bench.Now.Ticks / period * period) + period));
             // A transmitter starts when its time has come, whatever else is done meanwhile.
             if (bench.TransmitterOn && !wasOn)
             {
@@ -163,7 +166,7 @@ public sealed class SoundnessTests
             last = state;
 
             string Story(string what) =>
-                $"{what}: seed {seed}, step {step}: {situation} memory {memory}\n{string.Join('\n', told.TakeLast(12))}";
+                $"{what}: seed {seed}, step {step}: {situation} memory {string.Join(' ', model.Scope.Parts.Select((_, p) => $"{model.Memory.Part(memory, p)}{(model.Memory.Waits(memory, p) ? "w" : "")}"))}\n{string.Join('\n', told.TakeLast(12))}";
         }
     }
 

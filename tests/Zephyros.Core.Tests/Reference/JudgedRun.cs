@@ -18,6 +18,7 @@ internal sealed class JudgedRun
     private readonly bool quiet;
     private readonly double low;
     private readonly double thrustFrom;
+    private readonly double stickLow;
     private readonly string stick;
     private readonly HashSet<string> arming;
     private readonly HashSet<string> consenting;
@@ -35,6 +36,7 @@ internal sealed class JudgedRun
     private bool restarted;
     private bool wellUp;
     private bool missing;
+    private bool heard;
     private bool wasOn = true;
     private bool rises;
     private bool heardByRadio;
@@ -56,6 +58,8 @@ internal sealed class JudgedRun
         frame = setup.Wire.FramePeriod.ToTimeSpan();
         low = setup.Board.OnWire(StickAxis.Throttle, setup.Board.ThrottleLow).Value;
         thrustFrom = setup.Board.ActivationLimit?.Value ?? low;
+        // What a hand takes for low: less than thrust that is felt, if it came through straight.
+        stickLow = Math.Max(-98, (low + 50 - 1500) / setup.Transmitter.Scale.MicrosecondsPerPercent());
         stick = setup.Transmitter.StickOf(StickAxis.Throttle)!;
         HashSet<string> Of(params FunctionKind[] kinds) =>
             [.. setup.Board.Functions.Values.Where(f => kinds.Contains(f.Kind)).Select(f => f.Control)];
@@ -209,11 +213,14 @@ internal sealed class JudgedRun
         restarted |= Bench.TransmitterOn && !wasOn && last is { Powered: true, Armed: false };
         wasOn = Bench.TransmitterOn;
         var frames = Bench.FramesArrive;
+        // Frames were missing for so long that the board has noticed: what it does then is no answer to a hand.
+        if (missing && frames && Bench.Now - lastFrame >= setup.Board.SignalTimeout.ToTimeSpan())
+            last = last with { Signal = BoardSignal.None, Motors = MotorLevel.Off };
         var radio = frames && Radio;
         if (frames)
             lastFrame = Bench.Now;
         if (
-            Bench.TransmitterOn && Bench.SettingOf(stick) <= -99
+            Bench.TransmitterOn && Bench.SettingOf(stick) <= stickLow
             || board.Signal is BoardSignal.Landing or BoardSignal.Returning
         )
             stickLowSinceArmed = true;
@@ -237,14 +244,14 @@ internal sealed class JudgedRun
             stickLowSinceArmed = false;
         if (last.Armed || !board.Armed)
             return;
-        stickLowSinceArmed = Bench.SettingOf(stick) <= -99;
+        stickLowSinceArmed = Bench.SettingOf(stick) <= stickLow;
         if (Throttle >= low)
             Break("throttle-low-at-arming", $"armed at {Throttle}");
         if (!By(arming) && !By(consenting))
         {
             if (moved.Count == 0 || moved.SetEquals([stick]) || moved.SetEquals(["transmitter"]))
                 Break("no-delayed-arming", "armed without its control");
-            else if (!moved.Contains(stick) && !moved.Contains("transmitter") && moved.Count == 1 && !missing)
+            else if (!moved.Contains(stick) && !moved.Contains("transmitter") && moved.Count == 1 && heard)
                 Break("one-control-arms", $"armed by {string.Join(", ", moved)}");
         }
 
@@ -305,7 +312,7 @@ internal sealed class JudgedRun
         if (
             radio
             && safe
-            && !missing
+            && heard
             && !othersThanSafe
             && moved.Count == 1
             && felt
@@ -394,6 +401,7 @@ internal sealed class JudgedRun
         if (!board.Powered)
             (restarted, stoppedByLoss) = (false, false);
         missing = !frames;
+        heard = radio;
         heardByRadio = board.Powered && (heardByRadio || radio);
         if (radio)
         {

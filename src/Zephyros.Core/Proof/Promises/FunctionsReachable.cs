@@ -66,6 +66,7 @@ public sealed class FunctionsReachable : Promise
                         Standing = function.Control,
                         AtRestOn = channel.Id,
                         MustBreak = true,
+                        LooksAt = Roles.TelemetryGoes,
                     };
             }
 
@@ -105,7 +106,8 @@ public sealed class FunctionsReachable : Promise
 
         public override int Next(int monitor, in Change change)
         {
-            if (change.Kind == MoveKind.TransmitterOn)
+            // That everything is lost is no way of giving back.
+            if (change.Radio != RadioState.Up || !change.Board.Powered || change.By(Roles.TelemetryGoes))
                 return 0;
             var stands = change.View.Has(there) && !change.View.Has(ProofScope.UnderWayBit);
             if (stands && change.View.Has(ProofScope.OverriddenBit) && !change.View.Has(bit))

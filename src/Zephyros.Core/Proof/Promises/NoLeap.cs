@@ -17,7 +17,7 @@ public sealed class NoLeap : Promise
 
     /// <inheritdoc />
     public override string Title =>
-        "The motors never go from off to thrust by one movement, nor by what arrives at once after a few missing frames, and reach thrust only after the throttle stick itself was low since arming.";
+        "The motors never go from off to thrust by one movement, nor by what arrives at once when frames or the radio come back, and reach thrust only after the throttle stick itself was low since arming.";
 
     /// <inheritdoc />
     public override string Principle => "Prevention of unexpected start-up (ISO 14118, edition from memory)";
@@ -44,7 +44,8 @@ public sealed class NoLeap : Promise
             if (board.Motors != MotorLevel.Thrust || board.ForSelfRight || board.Signal != BoardSignal.Good)
                 return next;
             PremiseReached = true;
-            var leaps = change.AtOnce && change.Before.Board.Motors == MotorLevel.Off;
+            var atOnce = change.AtOnce || change.Kind is MoveKind.RadioBack or MoveKind.TransmitterOn;
+            var leaps = atOnce && change.Before.Board.Motors == MotorLevel.Off;
             // Right at the threshold a limiter may lift a throttle over it; a hand feels more than that.
             var felt = change.View.Has(BoardView.WellUpBit) || !change.View.Has(BoardView.ThrustBit);
             return leaps || (felt && next == NotYetLow) ? Broken : next;

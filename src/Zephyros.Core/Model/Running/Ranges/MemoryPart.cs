@@ -7,6 +7,13 @@ namespace Zephyros.Core.Model.Running.Ranges;
 /// <param name="Count">How many states it has.</param>
 internal sealed record MemoryPart(int Op, ModelNode Owner, OpCode Code, int Count)
 {
+    /// <summary>For a slow step: the stretches of what it gives, from the lowest; its states are these, counted from 1, and 0 before it has
+    /// run.</summary>
+    public IReadOnlyList<SlowCell> Cells { get; init; } = [];
+
+    /// <summary>For a slow step: its bit among the continuous sources.</summary>
+    public ulong Source { get; init; }
+
     /// <summary>A button that was pressed, not yet for long enough.</summary>
     public const int PressedShort = 1;
 
@@ -28,6 +35,15 @@ internal sealed record MemoryPart(int Op, ModelNode Owner, OpCode Code, int Coun
                 if (StatesOf(plan.Program[i]) is > 1 and var count)
                     parts.Add(new MemoryPart(i, section.Node, plan.Program[i].Code, count));
         return parts;
+    }
+
+    /// <summary>For a slow step: the state in which it gives a value.</summary>
+    public int CellOf(double value)
+    {
+        for (var i = 0; i < Cells.Count; i++)
+            if (value <= Cells[i].UpTo)
+                return i + 1;
+        return Cells.Count;
     }
 
     private static int StatesOf(in Op op) =>

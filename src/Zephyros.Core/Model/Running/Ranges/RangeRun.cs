@@ -17,7 +17,10 @@ internal sealed class RangeRun
     private readonly ModelPlan plan;
     private readonly PlanSection[] sections;
     private readonly int[] partOf;
+    private readonly IReadOnlyList<MemoryPart> parts;
     private readonly ValueRange[] registers;
+    private readonly ValueRange?[] slowAt;
+    private readonly ValueRange?[] slowTargets;
     private ValueRange passing;
 
     /// <summary>Makes a run ready.</summary>
@@ -33,6 +36,9 @@ internal sealed class RangeRun
         for (var i = 0; i < parts.Count; i++)
             partOf[parts[i].Op] = i;
         registers = new ValueRange[plan.Layout.RegisterCount];
+        slowAt = new ValueRange?[plan.Program.Length];
+        slowTargets = new ValueRange?[plan.Program.Length];
+        this.parts = parts;
         Memory = new int[parts.Count];
         Waiting = new bool[parts.Count];
         Ends = new ValueRange[plan.Channels.Count];
@@ -68,6 +74,15 @@ internal sealed class RangeRun
     /// <summary>Puts a control or a sensor somewhere.</summary>
     public void Put(int register, ValueRange range) => registers[register] = range;
 
+    /// <summary>Lets a slow step that has no memory here stand somewhere.</summary>
+    /// <param name="op">Its place in the program.</param>
+    /// <param name="range">Where.</param>
+    public void PutSlow(int op, ValueRange range) => slowAt[op] = range;
+
+    /// <summary>What a slow step followed in the last run; null when it was not run.</summary>
+    /// <param name="op">Its place in the program.</param>
+    public ValueRange? SlowTarget(int op) => slowTargets[op];
+
     /// <summary>Runs all parts.</summary>
     public void Run(Choices choices)
     {
@@ -79,6 +94,7 @@ internal sealed class RangeRun
     /// <summary>Runs the chains only, with conditions and flight state as they were put.</summary>
     public void RunChains()
     {
+        Array.Clear(slowTargets);
         foreach (var section in sections)
             if (section.Node.Kind == NodeKind.Chain)
                 RunSection(section, null);
@@ -124,7 +140,9 @@ internal sealed class RangeRun
             if (op.Code >= OpCode.Below)
                 registers[op.B] = ValueRange.Exactly(Decide(i, op, choices!));
             else if (op.When < 0 || registers[op.When].Value != 0)
-                Step(op);
+                Step(i, op, choices);
+            else if (op.Code == OpCode.Slow && partOf[i] >= 0 && !Arrives)
+                _ = Follow(partOf[i], passing, choices!, atOnce: true);
         }
 
         if (section.Node.Kind == NodeKind.Chain)
@@ -139,7 +157,9 @@ internal sealed class RangeRun
         throw new InvalidOperationException($"The chain {channel} is not planned.");
     }
 
-    private void Step(in Op op)
+    private bool Arrives => Examples || SlowArrives;
+
+    private void Step(int index, in Op op, Choices? choices)
     {
         switch (op.Code)
         {
@@ -163,10 +183,13 @@ internal sealed class RangeRun
                 var (low, high) = curve.Between(passing.Low, passing.High);
                 passing = new ValueRange(curve.At(passing.Value), low, high, passing.Sources);
                 break;
-            case OpCode.Slow when Examples || SlowArrives:
+            case OpCode.Slow when Arrives:
                 break;
             case OpCode.Slow:
-                passing = new ValueRange(passing.Value, -Anywhere, Anywhere, Uncertain);
+                slowTargets[index] = passing;
+                passing =
+                    partOf[index] >= 0 ? Slow(partOf[index], op, choices!)
+                    : slowAt[index] ?? new ValueRange(passing.Value, -Anywhere, Anywhere, Uncertain);
                 break;
             case OpCode.State:
                 var state = (int)registers[op.B].Value;
@@ -177,6 +200,44 @@ internal sealed class RangeRun
                 registers[op.A] = passing;
                 break;
         }
+    }
+
+    // A slow step stands in one of its cells, and goes towards what it follows when its time comes; the first time it is there at once.
+    private ValueRange Slow(int part, in Op op, Choices choices)
+    {
+        var cells = parts[part].Cells;
+        if (Memory[part] == 0)
+            return Follow(part, passing, choices, atOnce: true);
+        var now = cells[Memory[part] - 1];
+        var (up, down) = (passing.High > now.UpTo, passing.Low < now.From);
+        // Without a limit it follows at once.
+        if ((up && op.P == 0) || (down && op.Q == 0))
+            return Follow(part, passing, choices, atOnce: true);
+        if (!Elapses(part))
+            return now.Range(parts[part].Source);
+        Elapsed |= 1UL << part;
+        return Follow(part, passing, choices, atOnce: false);
+    }
+
+    // To a cell of what it follows, or to any on the way.
+    private ValueRange Follow(int part, ValueRange target, Choices choices, bool atOnce)
+    {
+        var cells = parts[part].Cells;
+        var (first, last) = (cells.Count - 1, 0);
+        for (var i = 0; i < cells.Count; i++)
+            if (target.High >= cells[i].From && target.Low <= cells[i].UpTo)
+                (first, last) = (Math.Min(first, i), Math.Max(last, i));
+        // Between two cells: either.
+        if (first > last)
+            (first, last) = (last, first);
+        if (target.ExampleDecides && atOnce)
+            first = last = parts[part].CellOf(target.Value) - 1;
+        if (!atOnce)
+            (first, last) = (Math.Min(first, Memory[part] - 1), Math.Max(last, Memory[part] - 1));
+        while (first < last && choices.Take())
+            first++;
+        Memory[part] = first + 1;
+        return cells[first].Range(parts[part].Source);
     }
 
     private double Decide(int index, in Op op, Choices choices)
