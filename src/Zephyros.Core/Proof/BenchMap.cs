@@ -9,15 +9,15 @@ namespace Zephyros.Core.Proof;
 /// <summary>Finds the state of an explored system that a bench is in: the abstraction, the other way round.</summary>
 internal sealed class BenchMap(ReducedModel model)
 {
-    /// <summary>The position and the memory of a bench's transmitter.</summary>
-    public (int Word, int Bit, int Memory) Transmitter(BenchRun bench)
+    /// <summary>The position of a bench's transmitter, and the memories that fit it: how open comparisons came out is not asked.</summary>
+    public (int Word, int Bit, IReadOnlyList<int> Memories) Transmitter(BenchRun bench)
     {
         var (word, bit) = (0, 0);
         for (var i = 0; i < model.Scope.Inputs.Count; i++)
             (word, bit) = model.Grid.With(i, Cell(bench, i), word, bit);
         var parts = model.Scope.Parts.Select(p => Part(model.Scope, bench.Memory, p)).ToArray();
-        var memory = model.Memory.NumberOf([.. parts.Select(p => p.State)], [.. parts.Select(p => p.Waited)]);
-        return (word, bit, bench.TransmitterOn ? memory : 0);
+        var memories = model.Memory.NumbersOf([.. parts.Select(p => p.State)], [.. parts.Select(p => p.Waited)]);
+        return (word, bit, bench.TransmitterOn ? memories : [0]);
     }
 
     /// <summary>True while something of the model waits or moves by itself.</summary>

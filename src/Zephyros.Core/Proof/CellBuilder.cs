@@ -269,9 +269,8 @@ internal sealed class CellBuilder
             // What the wander alone leaves open stays open however finely the stretch is cut.
             letters[comparisons.Length + i] =
                 (exact.Sources & source) == 0 ? Unmoved
-                : !surely && !never && exact.Low == exact.High && received.Low < received.High
-                    ? '?'
-                    : Letter(exact, surely, never);
+                : !surely && !never && exact.Low == exact.High && received.Low < received.High ? '?'
+                : Letter(exact, surely, never);
         }
 
         undecided = letters.Any(l => l is '?' or '!');

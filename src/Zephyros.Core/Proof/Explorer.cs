@@ -17,7 +17,7 @@ internal sealed class Explorer
     private readonly InputGrid grid;
     private readonly ProofLimits limits;
     private readonly Watch watch;
-    private readonly (Roles Roles, (int Input, int Cell)[][] Moves)[] groups;
+    private readonly MoveGroup[] groups;
     private readonly IReadOnlySet<BreakingMove> discarded;
     private readonly int movesEach;
     private readonly Dictionary<(int Memory, int Situation), ulong[]> seen = [];
@@ -28,6 +28,7 @@ internal sealed class Explorer
     private CancellationToken cancellation;
     private (StateSet From, ProofMove? Move, int Word, ulong Bits, ModelOutcome Outcome)? broken;
     private BreakingMove brokenBy;
+    private MoveGroup? brokenIn;
     private long bytes;
     private long states;
     private double transitions;
@@ -57,7 +58,11 @@ internal sealed class Explorer
             all = all.Where(move => move.All(m => model.Scope.Inputs[m.Input].Kind != InputKind.Control));
         Roles RolesOf((int Input, int Cell)[] move) =>
             move.Aggregate(Roles.None, (roles, m) => roles | rolesOf(model.Scope.Inputs[m.Input], m.Cell));
-        groups = [.. all.GroupBy(RolesOf).Select(g => (g.Key, g.ToArray()))];
+        groups =
+        [
+            .. all.GroupBy(m => (Roles: RolesOf(m), Stir: model.Open.ByInputs(m.Select(i => i.Input))))
+                .Select(g => new MoveGroup(g.Key.Roles, g.Key.Stir, [.. g])),
+        ];
         movesEach = Enumerable.Range(0, grid.Count).Sum(i => grid.CellsOf(i) - 1);
         moved = new ulong[grid.Words];
     }
@@ -85,7 +90,7 @@ internal sealed class Explorer
             if (word % WordsBetweenBreaths == 0)
                 Breathe();
             if (starts[word] != 0)
-                foreach (var row in model.Row(0, word))
+                foreach (var row in model.Row(0, word, new(0, OpenComparisons.Everything)))
                     Add(row.Outcome.Memory, start, word, row.Positions & starts[word]);
         }
 
@@ -112,7 +117,7 @@ internal sealed class Explorer
         seen.TryGetValue((state.Memory, state.Situation), out var words) && (words[state.Word] >> state.Bit & 1) != 0;
 
     /// <summary>The movements, those alike to the promise together.</summary>
-    public IReadOnlyList<(Roles Roles, (int Input, int Cell)[][] Moves)> Groups => groups;
+    public IReadOnlyList<MoveGroup> Groups => groups;
 
     /// <summary>The move that broke the promise, once one has.</summary>
     public BreakingMove BrokenBy => brokenBy;
@@ -198,7 +203,7 @@ internal sealed class Explorer
             return;
         }
 
-        foreach (var row in model.Row(memory, word))
+        foreach (var row in model.Row(memory, word, system.CauseOf(happening)))
         {
             // A transmitter that goes off forgets; what it last sent is what a receiver may hold.
             var after = happening.Kind == MoveKind.TransmitterOff ? row.Outcome with { Memory = 0 } : row.Outcome;
@@ -209,9 +214,10 @@ internal sealed class Explorer
     private void FollowTime(StateSet set, MoveKind kind, ulong ending)
     {
         var table = system.Steps(set.Situation, new Happening(kind));
+        var cause = new RowCause(ending, model.Open.ByParts(ending));
         var move = new ProofMove(kind, [], model.Memory.EndingNumber(ending));
         for (var i = 0; i < set.Places.Length; i++)
-            foreach (var row in model.Row(set.Memory, set.Places[i], ending))
+            foreach (var row in model.Row(set.Memory, set.Places[i], cause))
             {
                 var bits = set.Words[i] & row.Positions;
                 transitions += BitOperations.PopCount(bits);
@@ -225,8 +231,9 @@ internal sealed class Explorer
         var from = new ulong[grid.Words];
         for (var i = 0; i < set.Places.Length; i++)
             from[set.Places[i]] = set.Words[i];
-        foreach (var (roles, moves) in groups)
+        foreach (var group in groups)
         {
+            var (roles, stir, moves) = group;
             Array.Clear(moved);
             foreach (var move in moves)
             {
@@ -245,10 +252,10 @@ internal sealed class Explorer
                 if (moved[word] == 0)
                     continue;
                 if (!on)
-                    Reach(set, null, table, word, moved[word], new ModelOutcome(0, 0));
+                    Reach(set, null, table, word, moved[word], new ModelOutcome(0, 0), group);
                 else
-                    foreach (var row in model.Row(set.Memory, word))
-                        Reach(set, null, table, word, moved[word] & row.Positions, row.Outcome);
+                    foreach (var row in model.Row(set.Memory, word, new(0, stir)))
+                        Reach(set, null, table, word, moved[word] & row.Positions, row.Outcome, group);
             }
         }
     }
@@ -266,7 +273,15 @@ internal sealed class Explorer
         grid.AddMoved(half, move[1].Input, move[1].Cell, moved);
     }
 
-    private void Reach(StateSet set, ProofMove? move, StepTable table, int word, ulong bits, ModelOutcome outcome)
+    private void Reach(
+        StateSet set,
+        ProofMove? move,
+        StepTable table,
+        int word,
+        ulong bits,
+        ModelOutcome outcome,
+        MoveGroup? by = null
+    )
     {
         if (bits == 0 || (broken is not null && !limits.LookPast))
             return;
@@ -276,7 +291,7 @@ internal sealed class Explorer
         if (next != Watch.Broken)
             Add(outcome.Memory, next, word, bits);
         else if (broken is null && !discarded.Contains(Breaking(set, move, table.Happening)))
-            (broken, brokenBy) = ((set, move, word, bits, outcome), Breaking(set, move, table.Happening));
+            (broken, brokenBy, brokenIn) = ((set, move, word, bits, outcome), Breaking(set, move, table.Happening), by);
     }
 
     private BreakingMove Breaking(StateSet set, ProofMove? move, Happening happening) =>
@@ -384,7 +399,7 @@ internal sealed class Explorer
         var end = new ProofState(word, BitOperations.TrailingZeroCount(bits), outcome.Memory, Watch.Broken);
         var finder = new PathFinder(model, system, grid, groups);
         var last = move is null
-            ? finder.MovementInto(from, brokenBy.Happening.Roles, end)
+            ? finder.MovementInto(from, brokenIn!, end)
             : (Move: move, Before: finder.Before(from, brokenBy.Happening, end));
         var path = new List<(ProofMove? Move, ProofState State)> { (last.Move, end) };
         path.AddRange(PathTo(levels.Count - 1, last.Before));

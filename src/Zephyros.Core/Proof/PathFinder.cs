@@ -5,7 +5,7 @@ internal sealed class PathFinder(
     ReducedModel model,
     SituationSystem system,
     InputGrid grid,
-    IReadOnlyList<(Roles Roles, (int Input, int Cell)[][] Moves)> groups
+    IReadOnlyList<MoveGroup> groups
 )
 {
     /// <summary>The move into a state from a set of the level before, and the state that it came from.</summary>
@@ -13,22 +13,25 @@ internal sealed class PathFinder(
     {
         foreach (var set in level)
         {
-            foreach (var (roles, moves) in groups)
+            foreach (var (roles, stir, moves) in groups)
             {
-                if (!Gives(set, new Happening(MoveKind.Input, Roles: roles), state, 0))
+                if (!Gives(set, new Happening(MoveKind.Input, Roles: roles), state, new(0, stir)))
                     continue;
                 if (Moved(set, moves, state) is { } found)
                     return found;
             }
 
             foreach (var happening in system.Happenings(set.Situation))
-                if (IsBefore(set, happening, state, out var earlier) && Gives(set, happening, state, 0))
+                if (
+                    IsBefore(set, happening, state, out var earlier)
+                    && Gives(set, happening, state, system.CauseOf(happening))
+                )
                     return (new ProofMove(happening.Kind, [], happening.Value), earlier);
             if (!set.Contains(state.Word, state.Bit))
                 continue;
             var before = new ProofState(state.Word, state.Bit, set.Memory, set.Situation);
             foreach (var (kind, ending) in ByItself(set.Memory))
-                if (Gives(set, new Happening(kind), state, ending))
+                if (Gives(set, new Happening(kind), state, new(ending, model.Open.ByParts(ending))))
                     return (new ProofMove(kind, [], model.Memory.EndingNumber(ending)), before);
         }
 
@@ -41,9 +44,9 @@ internal sealed class PathFinder(
             .Select(e => (MoveKind.ModelTime, e))
             .Concat(model.Memory.Slow.Select(s => (MoveKind.SlowStep, s)));
 
-    /// <summary>The movement with given roles that led from a set into a state.</summary>
-    public (ProofMove Move, ProofState Before) MovementInto(StateSet set, Roles roles, ProofState state) =>
-        Moved(set, groups.First(g => g.Roles == roles).Moves, state)
+    /// <summary>The movement of a group that led from a set into a state.</summary>
+    public (ProofMove Move, ProofState Before) MovementInto(StateSet set, MoveGroup group, ProofState state) =>
+        Moved(set, group.Moves, state)
         ?? throw new InvalidOperationException("A movement that was made must have begun somewhere.");
 
     /// <summary>The state of a set from which something that happened led into a state.</summary>
@@ -109,13 +112,13 @@ internal sealed class PathFinder(
     }
 
     // True when something that happens in a set's situation gives the memory and the situation of a state at its position.
-    private bool Gives(StateSet set, Happening happening, ProofState state, ulong ending)
+    private bool Gives(StateSet set, Happening happening, ProofState state, RowCause cause)
     {
         var on = system.Situations[set.Situation].Radio != RadioState.Off;
         if (!on && happening.Kind != MoveKind.TransmitterOn)
             return state.Memory == 0 && system.Next(system.Steps(set.Situation, happening), 0) == state.Situation;
         var memory = happening.Kind == MoveKind.TransmitterOn ? 0 : set.Memory;
-        foreach (var row in model.Row(memory, state.Word, ending))
+        foreach (var row in model.Row(memory, state.Word, cause))
         {
             var after = happening.Kind == MoveKind.TransmitterOff ? 0 : row.Outcome.Memory;
             if (

@@ -64,8 +64,12 @@ internal sealed class PathWriter(
 
             // The first tries with slow steps keep the examples.
             if (
-                Confirm(Steps(input => seed < SlowShares.Length && model.Memory.Slow.Count > 0 ? input : Vary(input, random), _ => still))
-                is
+                Confirm(
+                    Steps(
+                        input => seed < SlowShares.Length && model.Memory.Slow.Count > 0 ? input : Vary(input, random),
+                        _ => still
+                    )
+                ) is
                 { } varied
             )
                 return (varied, true);

@@ -115,10 +115,10 @@ internal sealed class PromelaWriter(
 
         first.Add(list.Count);
         var memories = model.Memory.Count;
-        var which = new int[(model.Memory.EndingSets.Count + 1) * memories];
+        var which = new int[model.Causes.Count * memories];
         Array.Fill(which, -1);
         for (var t = 0; t < tables.Length; t++)
-            which[(EndingPlace(tables[t].Key.Ending) * memories) + tables[t].Key.Memory] = t;
+            which[(PlaceOf(tables[t].Key.Cause) * memories) + tables[t].Key.Memory] = t;
         Line($"c_decl {{ enum {{ MEMORIES = {memories}, PLACES = {places}, READINGS = {model.Readings.Count} }}; }}");
         Numbers("table", which);
         Numbers("first", first);
@@ -127,8 +127,8 @@ internal sealed class PromelaWriter(
         Numbers("out_read", outcomes.Select(o => o.Reading));
     }
 
-    // What ends together, by its number; 0 when nothing does.
-    private int EndingPlace(ulong ending) => ending == 0 ? 0 : model.Memory.EndingNumber(ending) + 1;
+    // The place of a cause among those for which rows were worked out; the first is that the transmitter is switched on.
+    private int PlaceOf(RowCause cause) => model.Causes.ToList().IndexOf(cause);
 
     // For every happening and situation: the situation after it by reading; -1 broken, -2 never asked.
     private void Steps()
@@ -178,18 +178,18 @@ internal sealed class PromelaWriter(
                 + string.Concat(Enumerable.Range(0, inputs).Select(i => $" + in[{i}] * {Stride(i)}"))
                 + "; }"
         );
-        Line("static int outcome(int elapsing, int mem, int k) {");
-        Line("  int t = table((elapsing + 1) * MEMORIES + mem), p;");
+        Line("static int outcome(int cause, int mem, int k) {");
+        Line("  int t = cause < 0 ? -1 : table(cause * MEMORIES + mem), p;");
         Line("  if (t < 0) return -1;");
         Line("  p = t * PLACES + place();");
         Line("  return first(p) + k < first(p + 1) ? list(first(p) + k) : -1;");
         Line("}");
         Line("static int next_mem, next_sit;");
-        Line("static int step(int h, int elapsing, int mem, int sit, int k, int on, int forgets) {");
+        Line("static int step(int h, int cause, int mem, int sit, int k, int on, int forgets) {");
         Line("  int s = start(h * SITUATIONS + sit), o;");
         Line("  if (s < 0) return 0;");
         Line("  if (!on) { next_mem = 0; next_sit = after(s); return k == 0; }");
-        Line("  o = outcome(elapsing, mem, k);");
+        Line("  o = outcome(cause, mem, k);");
         Line("  if (o < 0) return 0;");
         Line("  next_mem = forgets ? 0 : out_mem(o); next_sit = after(s + out_read(o)); return 1;");
         Line("}");
@@ -219,18 +219,18 @@ internal sealed class PromelaWriter(
         var load = Load(-1, 0);
         for (var k = 0; k < most; k++)
             Line(
-                $"  :: d_step {{ c_expr {{ ({load} && outcome(-1, 0, {k}) >= 0) }} -> c_code {{ {load}; now.mem = out_mem(outcome(-1, 0, {k})); now.sit = 0; }} }}"
+                $"  :: d_step {{ c_expr {{ ({load} && outcome(0, 0, {k}) >= 0) }} -> c_code {{ {load}; now.mem = out_mem(outcome(0, 0, {k})); now.sit = 0; }} }}"
             );
         Line("  fi;");
         Line("  do");
-        foreach (var (roles, moves) in explorer.Groups)
+        foreach (var (roles, stir, moves) in explorer.Groups)
         {
             var h = happenings.IndexOf(new Happening(MoveKind.Input, Roles: roles));
             if (h < 0)
                 continue;
             foreach (var move in moves)
                 for (var k = 0; k < most; k++)
-                    Movement(h, move[0].Input, move[0].Cell, k);
+                    Movement(h, move[0].Input, move[0].Cell, PlaceOf(new(0, stir)), k);
         }
 
         for (var h = 0; h < happenings.Count; h++)
@@ -252,10 +252,10 @@ internal sealed class PromelaWriter(
         )
         + ")";
 
-    private void Movement(int h, int input, int cell, int k)
+    private void Movement(int h, int input, int cell, int cause, int k)
     {
         var load = Load(input, cell);
-        var step = $"step({h}, -1, now.mem, now.sit, {k}, !off(now.sit), 0)";
+        var step = $"step({h}, {cause}, now.mem, now.sit, {k}, !off(now.sit), 0)";
         var elsewhere = model.Grid.Moves(input, cell, cell) ? "1" : $"now.in{input} != {cell}";
         if (input == model.Scope.TelemetryInput && cell != ProofScope.TelemetryLost)
             elsewhere += " && comes(now.sit)";
@@ -285,7 +285,10 @@ internal sealed class PromelaWriter(
         foreach (var part in parts)
             for (var k = 0; k < most; k++)
             {
-                var step = $"step({h}, {part}, {memory}, now.sit, {k}, {on}, {forgets})";
+                var cause = PlaceOf(
+                    part >= 0 ? new(sets[part], model.Open.ByParts(sets[part])) : explorer.System.CauseOf(happening)
+                );
+                var step = $"step({h}, {cause}, {memory}, now.sit, {k}, {on}, {forgets})";
                 var guard = part >= 0 ? "!off(now.sit) && " : "";
                 Line($"  /* {happening.Kind} {happening.Value} */");
                 Line(

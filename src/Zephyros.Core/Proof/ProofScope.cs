@@ -303,7 +303,11 @@ internal sealed class ProofScope
             [
                 .. stretches
                     .Select(s => (From: Math.Max(-SlowReach, s.From), UpTo: Math.Min(SlowReach, s.UpTo)))
-                    .Select(s => new SlowCell(s.From, s.UpTo, Math.Clamp(s.From + ((s.UpTo - s.From) / 2), s.From, s.UpTo))),
+                    .Select(s => new SlowCell(
+                        s.From,
+                        s.UpTo,
+                        Math.Clamp(s.From + ((s.UpTo - s.From) / 2), s.From, s.UpTo)
+                    )),
             ];
             parts.Add(new MemoryPart(op, node, OpCode.Slow, cells.Length + 1) { Cells = cells, Source = source });
         }

@@ -314,7 +314,10 @@ public sealed class Prover
         if (!watch.PremiseReached)
             return new PromiseVerdict(VerdictKind.Proven, "That never comes about.");
         var found = explorer.PathToMemory();
-        return new PromiseVerdict(VerdictKind.Broken, "From then on it stays off as long as telemetry arrives and the transmitter is on.")
+        return new PromiseVerdict(
+            VerdictKind.Broken,
+            "From then on it stays off as long as telemetry arrives and the transmitter is on."
+        )
         {
             Path = WriterFor(check, explorer, ModelFor(check), found).PlayToEnd(),
         };

@@ -16,17 +16,18 @@ internal sealed class ReducedMemory
 
     private readonly IReadOnlyList<MemoryPart> parts;
     private readonly ModelPlan plan;
+    private readonly int open;
     private readonly Dictionary<EquatableList<int>, int> numbers = [];
     private readonly List<int[]> found = [];
     private readonly List<ulong[]> endings = [];
     private readonly List<ulong> endingSets = [];
 
     /// <summary>Begins with a transmitter that was just switched on.</summary>
-    public ReducedMemory(ModelPlan plan, IReadOnlyList<MemoryPart> parts)
+    public ReducedMemory(ModelPlan plan, IReadOnlyList<MemoryPart> parts, int open)
     {
-        (this.plan, this.parts) = (plan, parts);
+        (this.plan, this.parts, this.open) = (plan, parts, open);
         Slow = [.. parts.Index().Where(p => p.Item.Code == OpCode.Slow).Select(p => 1UL << p.Index)];
-        Number(new int[2 * parts.Count]);
+        Number(new int[(2 * parts.Count) + open]);
     }
 
     /// <summary>How many were found.</summary>
@@ -69,11 +70,18 @@ internal sealed class ReducedMemory
     /// <summary>Puts a run where a memory is.</summary>
     public void Recall(int memory, RangeRun run) => found[memory].AsSpan(0, parts.Count).CopyTo(run.Memory);
 
+    /// <summary>How an open comparison came out last: 1 and more; 0 when it was decided.</summary>
+    public int Open(int memory, int index) => found[memory][(2 * parts.Count) + index];
+
     /// <summary>The memory after a run that began with another.</summary>
-    public int After(int before, RangeRun run)
+    /// <param name="before">The memory before.</param>
+    /// <param name="run">The run.</param>
+    /// <param name="came">How the open comparisons came out.</param>
+    public int After(int before, RangeRun run, ReadOnlySpan<int> came)
     {
         var count = parts.Count;
-        var made = new int[2 * count];
+        var made = new int[(2 * count) + open];
+        came.CopyTo(made.AsSpan(2 * count));
         run.Memory.CopyTo(made, 0);
         var old = found[before];
         var last = 0;
@@ -86,10 +94,11 @@ internal sealed class ReducedMemory
         return Ranked(made);
     }
 
-    /// <summary>The memory of some states, with how long each part has waited; NaN for those that do not wait.</summary>
-    public int NumberOf(IReadOnlyList<int> states, IReadOnlyList<double> waited)
+    /// <summary>The memories of some states, with how long each part has waited, NaN for those that do not wait; one for each way in which
+    /// open comparisons came out.</summary>
+    public IReadOnlyList<int> NumbersOf(IReadOnlyList<int> states, IReadOnlyList<double> waited)
     {
-        var made = new int[2 * parts.Count];
+        var made = new int[(2 * parts.Count) + open];
         // What has waited longest began first.
         double[] order =
         [
@@ -101,7 +110,8 @@ internal sealed class ReducedMemory
             made[parts.Count + i] = double.IsNaN(waited[i]) ? 0 : Array.IndexOf(order, Math.Round(waited[i], 3)) + 1;
         }
 
-        return Ranked(made);
+        var one = found[Ranked(made)].AsSpan(0, 2 * parts.Count).ToArray();
+        return [.. Enumerable.Range(0, found.Count).Where(n => found[n].AsSpan(0, one.Length).SequenceEqual(one))];
     }
 
     /// <summary>How long a part waits, in milliseconds, in the state that it is in.</summary>
@@ -111,7 +121,7 @@ internal sealed class ReducedMemory
     private int Ranked(int[] made)
     {
         var count = parts.Count;
-        int[] ranks = [.. made.Skip(count).Where(r => r > 0).Distinct().Order()];
+        int[] ranks = [.. made.Skip(count).Take(count).Where(r => r > 0).Distinct().Order()];
         for (var i = 0; i < count; i++)
             if (made[count + i] > 0)
                 made[count + i] = Array.IndexOf(ranks, made[count + i]) + 1;

@@ -15,7 +15,10 @@ internal sealed class ReducedModel
     private readonly ProofScope scope;
     private readonly RangeRun run;
     private readonly bool examples;
-    private readonly Dictionary<(int Memory, ulong Ending), OutcomeRow[]?[]> rows = [];
+    private readonly Dictionary<(int Memory, RowCause Cause), OutcomeRow[]?[]> rows = [];
+    private readonly List<RowCause> causes = [];
+    private readonly int[] came;
+    private readonly int[] held;
     private readonly Dictionary<ulong, int> readingNumbers = [];
     private readonly List<ulong> readings = [];
     private readonly int standing;
@@ -42,7 +45,10 @@ internal sealed class ReducedModel
             overrides = new DeclaredOverrides(scope.Plan, looked);
         Grid = new InputGrid(scope.Inputs);
         standing = scope.Inputs.ToList().FindIndex(i => i.Kind == InputKind.Control && i.Id == scope.Standing);
-        Memory = new ReducedMemory(scope.Plan.Model, scope.Parts);
+        Open = new OpenComparisons(scope);
+        Memory = new ReducedMemory(scope.Plan.Model, scope.Parts, examples ? 0 : Open.Count);
+        came = new int[examples ? 0 : Open.Count];
+        held = new int[Open.Count];
         var planned = scope.Plan.Model.Channels.Select((c, i) => (Number: c.Channel.Number.Value, Index: i)).ToArray();
         channels =
         [
@@ -61,6 +67,12 @@ internal sealed class ReducedModel
     public ProofScope Scope => scope;
 
     public InputGrid Grid { get; }
+
+    /// <summary>What several inputs decide together.</summary>
+    public OpenComparisons Open { get; }
+
+    /// <summary>Why rows were worked out, the first first.</summary>
+    public IReadOnlyList<RowCause> Causes => causes;
 
     /// <summary>What the model can remember.</summary>
     public ReducedMemory Memory { get; }
@@ -90,27 +102,30 @@ internal sealed class ReducedModel
     /// <summary>What comes of running the model at the positions of a word.</summary>
     /// <param name="memory">The number of the memory before; 0 is a transmitter that was just switched on.</param>
     /// <param name="word">The word.</param>
-    /// <param name="ending">The parts whose time comes to its end, a bit each. Positions where they are not waiting have no outcome.</param>
-    public OutcomeRow[] Row(int memory, int word, ulong ending = 0)
+    /// <param name="cause">Why it is run. Positions where the parts whose time ends are not waiting have no outcome.</param>
+    public OutcomeRow[] Row(int memory, int word, RowCause cause)
     {
-        ref var table = ref CollectionsMarshal.GetValueRefOrAddDefault(rows, (memory, ending), out _);
+        ref var table = ref CollectionsMarshal.GetValueRefOrAddDefault(rows, (memory, cause), out _);
         if (table is null)
         {
             table = new OutcomeRow[Grid.Words][];
             tables += 8L * Grid.Words;
+            if (!causes.Contains(cause))
+                causes.Add(cause);
         }
 
-        return table[word] ?? (table[word] = Work(memory, word, ending));
+        return table[word] ?? (table[word] = Work(memory, word, cause));
     }
 
     /// <summary>The tables that were worked out.</summary>
-    public IEnumerable<((int Memory, ulong Ending) Key, OutcomeRow[]?[] Words)> Tables =>
+    public IEnumerable<((int Memory, RowCause Cause) Key, OutcomeRow[]?[] Words)> Tables =>
         rows.Select(r => (r.Key, r.Value));
 
-    private OutcomeRow[] Work(int memory, int word, ulong ending)
+    private OutcomeRow[] Work(int memory, int word, RowCause cause)
     {
         var found = new Dictionary<ModelOutcome, ulong>();
-        run.Elapsing = ending;
+        run.Elapsing = cause.Ending;
+        Hold(memory, Open.Stirred(cause.Stir));
         for (var bits = Grid.Used; bits != 0; bits &= bits - 1)
         {
             var bit = BitOperations.TrailingZeroCount(bits);
@@ -121,12 +136,10 @@ internal sealed class ReducedModel
                 run.Run(choices);
                 if (++runs % RunsBetweenBreaths == 0)
                     Breath?.Invoke();
-                if (run.Elapsed != ending)
+                if (run.Elapsed != cause.Ending)
                     continue;
-                var outcome = new ModelOutcome(
-                    Memory.After(memory, run),
-                    NumberOf(Read(choices) | Standing(word, bit))
-                );
+                var reading = NumberOf(Read(choices) | Standing(word, bit));
+                var outcome = new ModelOutcome(Memory.After(memory, run, came), reading);
                 ref var positions = ref CollectionsMarshal.GetValueRefOrAddDefault(found, outcome, out _);
                 positions |= 1UL << bit;
             } while (choices.Next());
@@ -134,6 +147,17 @@ internal sealed class ReducedModel
 
         tables += 40 + (24L * found.Count);
         return [.. found.Select(f => new OutcomeRow(f.Key, f.Value))];
+    }
+
+    // What does not depend on anything that moves comes out as it did.
+    private void Hold(int memory, bool[] stirred)
+    {
+        for (var i = 0; i < came.Length; i++)
+        {
+            held[i] = stirred[i] ? 0 : Memory.Open(memory, i);
+            if (i < Open.Ops.Count)
+                run.Held[Open.Ops[i]] = held[i];
+        }
     }
 
     /// <summary>Puts a run at a position with a memory.</summary>
@@ -169,16 +193,18 @@ internal sealed class ReducedModel
                 reading |= atom.Bit;
         if (qualityAtoms.Length > 0)
             reading |= OneOf(qualityAtoms, AnyQuality, choices);
+        for (var i = 0; i < came.Length; i++)
+            came[i] = i < Open.Ops.Count ? run.Came[Open.Ops[i]] : 0;
         foreach (var (channel, atoms) in channels)
         {
             var received = scope.Receive(atoms[0].Channel, run.Sent(channel, withOverrides: true));
+            var exact = received.ExampleDecides
+                ? BitsAt(atoms, received.Value)
+                : OneOf(atoms, received, choices, PlaceOf(channel));
             var wander = scope.Wander(atoms[0].Channel);
-            var read =
-                wander > 0 ? OneOf(atoms, received.Wandering(wander), choices)
-                : received.ExampleDecides ? BitsAt(atoms, received.Value)
-                : OneOf(atoms, received, choices);
+            var read = wander > 0 ? OneOf(atoms, received.Wandering(wander), choices) : exact;
             reading |= read;
-            if (wander > 0 && received.ExampleDecides && read != BitsAt(atoms, received.Value))
+            if (wander > 0 && received.ExampleDecides && read != exact)
                 reading |= ProofScope.TremblesBit;
         }
 
@@ -199,7 +225,16 @@ internal sealed class ReducedModel
             0
         );
 
-    private static ulong OneOf(BoardAtom[] atoms, ValueRange received, Choices choices)
+    private int PlaceOf(int channel)
+    {
+        for (var i = 0; i < Open.Channels.Count && came.Length > 0; i++)
+            if (Open.Channels[i] == channel)
+                return Open.Ops.Count + i;
+        return -1;
+    }
+
+    // What a range may be read as; what was read before stays when it is held.
+    private ulong OneOf(BoardAtom[] atoms, ValueRange received, Choices choices, int open = -1)
     {
         var edges = atoms
             .SelectMany(a => new[] { a.From, Math.BitIncrement(a.UpTo) })
@@ -207,8 +242,13 @@ internal sealed class ReducedModel
             .Prepend(received.Low);
         ulong[] ways = [.. edges.Select(e => BitsAt(atoms, e)).Distinct().Order()];
         var way = 0;
-        while (way < ways.Length - 1 && choices.Take())
-            way++;
+        if (open >= 0 && held[open] > 0 && held[open] <= ways.Length)
+            way = held[open] - 1;
+        else
+            while (way < ways.Length - 1 && choices.Take())
+                way++;
+        if (open >= 0 && ways.Length > 1)
+            came[open] = way + 1;
         return ways[way];
     }
 

@@ -97,6 +97,12 @@ internal sealed class SituationSystem
             yield return new(MoveKind.Fix, now.Fix ? 0 : 1);
     }
 
+    /// <summary>Why the model is run once more when something happens.</summary>
+    public RowCause CauseOf(Happening happening) =>
+        happening.Kind == MoveKind.TransmitterOn ? new(0, OpenComparisons.Everything)
+        : TelemetryAfter(happening) is null ? new(0, model.Open.Nothing)
+        : new(0, model.Open.ByInputs([model.Scope.TelemetryInput]));
+
     /// <summary>True when telemetry can arrive in a situation.</summary>
     public bool TelemetryArrives(int number) => situations[number] is { Radio: RadioState.Up, Board.Powered: true };
 

@@ -15,7 +15,7 @@ internal sealed class AllowedSteps(ReducedModel model, SituationSystem system)
         var timers = system
             .Happenings(before.Situation)
             .Where(h => h.Kind == MoveKind.BoardTime)
-            .SelectMany(h => Next(before, h, 0))
+            .SelectMany(h => Next(before, h, system.CauseOf(h)))
             .ToArray();
         return timers.Prepend(before).Any(first => AllowsFrom(first, after));
     }
@@ -25,25 +25,33 @@ internal sealed class AllowedSteps(ReducedModel model, SituationSystem system)
         var reached = new HashSet<ProofState> { before };
         foreach (var happening in system.Happenings(before.Situation).ToArray())
             if (Places(before, happening) == (after.Word, after.Bit))
-                reached.UnionWith(Next(before with { Word = after.Word, Bit = after.Bit }, happening, 0));
-        if (IsMovement(before, after))
+                reached.UnionWith(Next(before with { Word = after.Word, Bit = after.Bit }, happening, system.CauseOf(happening)));
+        foreach (var input in Movements(before, after))
             reached.UnionWith(
-                Next(before with { Word = after.Word, Bit = after.Bit }, new Happening(MoveKind.Input), 0)
+                Next(
+                    before with
+                    {
+                        Word = after.Word,
+                        Bit = after.Bit,
+                    },
+                    new Happening(MoveKind.Input),
+                    new(0, model.Open.ByInputs([input]))
+                )
             );
         for (var i = 0; i < MostTimers && !reached.Contains(after); i++)
             foreach (var state in reached.ToArray())
             {
                 foreach (var ending in model.Memory.Endings(state.Memory).ToArray())
-                    reached.UnionWith(Next(state, new Happening(MoveKind.ModelTime), ending));
+                    reached.UnionWith(Next(state, new Happening(MoveKind.ModelTime), new(ending, model.Open.ByParts(ending))));
                 foreach (var slow in model.Memory.Slow)
-                    reached.UnionWith(Next(state, new Happening(MoveKind.SlowStep), slow));
+                    reached.UnionWith(Next(state, new Happening(MoveKind.SlowStep), new(slow, model.Open.ByParts(slow))));
                 foreach (
                     var timer in system
                         .Happenings(state.Situation)
                         .Where(h => h.Kind is MoveKind.BoardTime or MoveKind.Tremble)
                         .ToArray()
                 )
-                    reached.UnionWith(Next(state, timer, 0));
+                    reached.UnionWith(Next(state, timer, system.CauseOf(timer)));
             }
 
         return reached.Contains(after);
@@ -54,26 +62,31 @@ internal sealed class AllowedSteps(ReducedModel model, SituationSystem system)
             ? model.Grid.With(model.Scope.TelemetryInput, cell, before.Word, before.Bit)
             : (before.Word, before.Bit);
 
-    // One input goes to another cell, or moves within one in which something is left open.
-    private bool IsMovement(ProofState before, ProofState after)
+    // One input goes to another cell, or any moves within one in which something is left open.
+    private int[] Movements(ProofState before, ProofState after)
     {
         var inputs = Enumerable.Range(0, model.Grid.Count).ToArray();
         int From(int input) => model.Grid.Cell(input, before.Word, before.Bit);
         int To(int input) => model.Grid.Cell(input, after.Word, after.Bit);
-        var others = inputs.Where(i => From(i) != To(i)).ToArray();
-        return others.Length == 1 || (others.Length == 0 && inputs.Any(i => model.Grid.Moves(i, To(i), To(i))));
+        int[] others = [.. inputs.Where(i => From(i) != To(i))];
+        return others.Length switch
+        {
+            0 => [.. inputs.Where(i => model.Grid.Moves(i, To(i), To(i)))],
+            1 => others,
+            _ => [],
+        };
     }
 
-    private IEnumerable<ProofState> Next(ProofState here, Happening happening, ulong ending)
+    private IEnumerable<ProofState> Next(ProofState here, Happening happening, RowCause cause)
     {
         var on = system.Situations[here.Situation].Radio != RadioState.Off;
         var table = system.Steps(here.Situation, happening);
         if (!on && happening.Kind != MoveKind.TransmitterOn)
-            return ending != 0 ? [] : [here with { Memory = 0, Situation = system.Next(table, 0) }];
+            return cause.Ending != 0 ? [] : [here with { Memory = 0, Situation = system.Next(table, 0) }];
         var memory = happening.Kind == MoveKind.TransmitterOn ? 0 : here.Memory;
         return
         [
-            .. from row in model.Row(memory, here.Word, ending)
+            .. from row in model.Row(memory, here.Word, cause)
             where (row.Positions >> here.Bit & 1) != 0
             select here with
             {

@@ -114,12 +114,12 @@ public sealed class SoundnessTests
         var model = prover.ModelFor(check);
         Assert.Equal("", model.Scope.Obstacle);
         var explorer = prover.ExplorerFor(check, new Nothing());
-        var found = explorer.Explore(
+        var explored = explorer.Explore(
             prover.Starts(model, declared: false),
             null,
             TestContext.Current.CancellationToken
         );
-        Assert.Equal(ExplorationEnding.Exhausted, found.Ending);
+        Assert.Equal(ExplorationEnding.Exhausted, explored.Ending);
 
         var map = new BenchMap(model);
         var random = new Random(seed);
@@ -130,7 +130,7 @@ public sealed class SoundnessTests
         bench.SetTransmitter(true);
         var told = new List<string>();
         var allowed = new AllowedSteps(model, explorer.System);
-        ProofState? last = null;
+        ProofState[] last = [];
         for (var step = 0L; step < steps; step++)
         {
             // Putting everything so that the board may arm is several moves at once.
@@ -156,17 +156,21 @@ public sealed class SoundnessTests
                 bench.AdvanceTo(bench.Now + (2 * setup.Wire.FramePeriod.ToTimeSpan()));
             }
 
-            var (word, bit, memory) = map.Transmitter(bench);
+            var (word, bit, memories) = map.Transmitter(bench);
             var situation = map.Situation(bench);
-            var state = new ProofState(word, bit, memory, explorer.System.NumberOf(situation));
-            if (!explorer.Found(state))
+            var number = explorer.System.NumberOf(situation);
+            ProofState[] found = [.. memories.Select(m => new ProofState(word, bit, m, number)).Where(explorer.Found)];
+            if (found.Length == 0)
                 Assert.Fail(Story("not found"));
-            if (!many && last is { } before && !allowed.Allows(before, state))
+            // How open comparisons came out is not seen; one way must be allowed.
+            if (!many && last.Length > 0)
+                found = [.. found.Where(f => last.Any(before => allowed.Allows(before, f)))];
+            if (found.Length == 0)
                 Assert.Fail(Story("not allowed"));
-            last = state;
+            last = found;
 
             string Story(string what) =>
-                $"{what}: seed {seed}, step {step}: {situation} memory {string.Join(' ', model.Scope.Parts.Select((_, p) => $"{model.Memory.Part(memory, p)}{(model.Memory.Waits(memory, p) ? "w" : "")}"))}\n{string.Join('\n', told.TakeLast(12))}";
+                $"{what}: seed {seed}, step {step}: {situation}\n{string.Join('\n', told.TakeLast(12))}";
         }
     }
 

@@ -36,6 +36,8 @@ internal sealed class RangeRun
         for (var i = 0; i < parts.Count; i++)
             partOf[parts[i].Op] = i;
         registers = new ValueRange[plan.Layout.RegisterCount];
+        Held = new int[plan.Program.Length];
+        Came = new int[plan.Program.Length];
         slowAt = new ValueRange?[plan.Program.Length];
         slowTargets = new ValueRange?[plan.Program.Length];
         this.parts = parts;
@@ -49,6 +51,12 @@ internal sealed class RangeRun
 
     /// <summary>The parts whose time comes to its end in the next run, a bit each.</summary>
     public ulong Elapsing { get; set; }
+
+    /// <summary>How undecided comparisons come out in the next run, by their place in the program: 1 plus 0 or 1; 0 to go both ways.</summary>
+    public int[] Held { get; }
+
+    /// <summary>How undecided comparisons came out in the last run: 1 plus 0 or 1; 0 when they were decided.</summary>
+    public int[] Came { get; }
 
     /// <summary>After a run: the parts that wait for their time to pass.</summary>
     public bool[] Waiting { get; }
@@ -246,7 +254,15 @@ internal sealed class RangeRun
         {
             case OpCode.Below or OpCode.Above:
                 var side = Compare(op);
-                return Bit(side == 0 ? choices.Take() : side > 0);
+                if (side != 0)
+                {
+                    Came[index] = 0;
+                    return Bit(side > 0);
+                }
+
+                var holds = Held[index] > 0 ? Held[index] > 1 : choices.Take();
+                Came[index] = holds ? 2 : 1;
+                return Bit(holds);
             case OpCode.Within:
                 return Bit(registers[op.A].Value > op.P && registers[op.A].Value <= op.Q);
             case OpCode.Sensor:
