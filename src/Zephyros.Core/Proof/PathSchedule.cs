@@ -17,7 +17,7 @@ internal sealed class PathSchedule
     private PathSchedule(SignalPlan plan)
     {
         this.plan = plan;
-        settling = (2 + plan.Wire.FramesForAll) * Period;
+        settling = ((1 + plan.Wire.FramesForAll) * Period) + 1;
     }
 
     private double Period => plan.Setup.Wire.FramePeriod.Value;

@@ -75,6 +75,8 @@ internal sealed class PathWriter(
                 return (varied, true);
         }
 
+        if (Ways().Length > 0 && Confirm(Fitting()) is { } fitting)
+            return (fitting, true);
         foreach (var trembles in Tremblings())
             if (Confirm(Steps(input => input, trembles)) is { } trembling)
                 return (trembling, true);
@@ -138,18 +140,40 @@ internal sealed class PathWriter(
         return input with { Setting = input.From + (share * (input.UpTo - input.From)) };
     }
 
+    // In every step the tremble with which the board on the bench does what the sequence says, if there is one.
+    private List<PathStep> Fitting()
+    {
+        var still = ImmutableDictionary<ChannelNumber, Microseconds>.Empty;
+        // What the promise looks at may ask for more of a tremble than the board does, so none comes last.
+        IReadOnlyDictionary<ChannelNumber, Microseconds>[] options =
+        [
+            .. Ways().Select(w => new Dictionary<ChannelNumber, Microseconds> { [w.Channel] = w.By }),
+            still,
+        ];
+        var chosen = new List<IReadOnlyDictionary<ChannelNumber, Microseconds>> { still };
+        for (var i = 1; i < found.Path.Count; i++)
+        {
+            var fits = options.FirstOrDefault(o => Plays(Steps(input => input, n => n < i ? chosen[n] : n == i ? o : still), i));
+            chosen.Add(fits ?? still);
+        }
+
+        return Steps(input => input, n => chosen[n]);
+    }
+
+    private bool Plays(List<PathStep> steps, int upTo)
+    {
+        breath();
+        var replay = new BenchReplay(model.Scope.Plan.Setup, steps);
+        var same = true;
+        while (replay.Played < upTo)
+            same = replay.Step();
+        return same;
+    }
+
     // First one channel in one step, then any of them in any step.
     private IEnumerable<Func<int, IReadOnlyDictionary<ChannelNumber, Microseconds>>> Tremblings()
     {
-        var ways = model
-            .Scope.Atoms.Select(a => a.Channel)
-            .Distinct()
-            .Select(c => (Channel: new ChannelNumber(c + 1), By: model.Scope.Wander(c)))
-            .Where(w => w.By > 0)
-            .SelectMany(w =>
-                new[] { (w.Channel, By: new Microseconds(-w.By)), (w.Channel, By: new Microseconds(w.By)) }
-            )
-            .ToArray();
+        var ways = Ways();
         if (ways.Length == 0)
             yield break;
         for (var step = found.Path.Count - 1; step > 0; step--)
@@ -173,6 +197,17 @@ internal sealed class PathWriter(
             };
         }
     }
+
+    private (ChannelNumber Channel, Microseconds By)[] Ways() =>
+        model
+            .Scope.Atoms.Select(a => a.Channel)
+            .Distinct()
+            .Select(c => (Channel: new ChannelNumber(c + 1), By: model.Scope.Wander(c)))
+            .Where(w => w.By > 0)
+            .SelectMany(w =>
+                new[] { (w.Channel, By: new Microseconds(-w.By)), (w.Channel, By: new Microseconds(w.By)) }
+            )
+            .ToArray();
 
     private List<PathStep> Steps(
         Func<StepInput, StepInput> choose,

@@ -87,8 +87,8 @@ internal sealed class ProofWords(ProofScope scope, ReducedMemory memory)
     private static string After(TimeSpan wait) =>
         wait.TotalSeconds < 0.05 ? "" : $" after {Figures.Plain(wait.TotalSeconds, 2)} s";
 
-    // The time that the slowest step takes from end to end.
-    private TimeSpan SlowTravel()
+    /// <summary>The time that the slowest step takes from end to end.</summary>
+    public TimeSpan SlowTravel()
     {
         var longest = 0.0;
         foreach (var op in scope.Plan.Model.Program)

@@ -13,13 +13,14 @@ internal sealed class ResponseCourt(Prover prover, PromiseCheck check, ThrottleR
 {
     /// <summary>A verdict on a place: broken when the bench does the same.</summary>
     /// <param name="place">The place.</param>
-    /// <param name="words">What it means, as a sentence without its circumstances.</param>
-    public PromiseVerdict Verdict(ResponsePlace place, string words)
+    /// <param name="meaning">What it means, as a sentence without its circumstances.</param>
+    public PromiseVerdict Verdict(ResponsePlace place, string meaning)
     {
         var model = response.Model;
         var (word, bit) = model.Grid.With(response.Stick, place.Cell, place.Word, place.Bit);
         var found = response.Explorer.PathTo(place.Memory, word, bit);
         var steps = prover.WriterFor(check, response.Explorer, model, found).Write().ToList();
+        var words = new ProofWords(model.Scope, model.Memory);
         var stick = model.Scope.Inputs[response.Stick];
         foreach (var (input, setting) in place.Settings)
             Move(model.Scope.Inputs[input], setting);
@@ -29,7 +30,7 @@ internal sealed class ResponseCourt(Prover prover, PromiseCheck check, ThrottleR
         var confirmed = Math.Sign(Math.Round(after - before)) == Math.Sign(Math.Round(place.After - place.Before));
         return new PromiseVerdict(
             confirmed ? VerdictKind.Broken : VerdictKind.NotProven,
-            confirmed ? words : $"{words} On the simulated bench it did not come out so."
+            confirmed ? meaning : $"{meaning} On the simulated bench it did not come out so."
         )
         {
             Path = steps,
@@ -42,13 +43,15 @@ internal sealed class ResponseCourt(Prover prover, PromiseCheck check, ThrottleR
                 steps[^1] with
                 {
                     Kind = MoveKind.Input,
-                    Sentence = new ProofWords(model.Scope, model.Memory).Of(
+                    Sentence = words.Of(
                         new ProofMove(MoveKind.Input, [], 0),
                         [moved],
                         TimeSpan.Zero
                     ),
                     Inputs = [moved],
                     Wait = TimeSpan.Zero,
+                    // What moves slowly arrives.
+                    Settling = words.SlowTravel() + steps[^1].Settling,
                 }
             );
         }

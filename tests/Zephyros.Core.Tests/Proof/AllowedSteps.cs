@@ -25,7 +25,9 @@ internal sealed class AllowedSteps(ReducedModel model, SituationSystem system)
         var reached = new HashSet<ProofState> { before };
         foreach (var happening in system.Happenings(before.Situation).ToArray())
             if (Places(before, happening) == (after.Word, after.Bit))
-                reached.UnionWith(Next(before with { Word = after.Word, Bit = after.Bit }, happening, system.CauseOf(happening)));
+                reached.UnionWith(
+                    Next(before with { Word = after.Word, Bit = after.Bit }, happening, system.CauseOf(happening))
+                );
         foreach (var input in Movements(before, after))
             reached.UnionWith(
                 Next(
@@ -42,9 +44,13 @@ internal sealed class AllowedSteps(ReducedModel model, SituationSystem system)
             foreach (var state in reached.ToArray())
             {
                 foreach (var ending in model.Memory.Endings(state.Memory).ToArray())
-                    reached.UnionWith(Next(state, new Happening(MoveKind.ModelTime), new(ending, model.Open.ByParts(ending))));
+                    reached.UnionWith(
+                        Next(state, new Happening(MoveKind.ModelTime), new(ending, model.Open.ByParts(ending)))
+                    );
                 foreach (var slow in model.Memory.Slow)
-                    reached.UnionWith(Next(state, new Happening(MoveKind.SlowStep), new(slow, model.Open.ByParts(slow))));
+                    reached.UnionWith(
+                        Next(state, new Happening(MoveKind.SlowStep), new(slow, model.Open.ByParts(slow)))
+                    );
                 foreach (
                     var timer in system
                         .Happenings(state.Situation)
