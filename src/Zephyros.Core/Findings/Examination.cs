@@ -20,16 +20,45 @@ public static class Examination
     public static IReadOnlyList<Finding> Of(Setup setup)
     {
         var plan = SignalPlan.Compile(setup);
+        var found = Rules.SelectMany(rule => rule.Examine(plan)).ToArray();
+        var keys = found.Select(f => f.Key).ToHashSet(StringComparer.Ordinal);
         return
         [
-            .. Rules
-                .SelectMany(rule => rule.Examine(plan))
+            .. found
+                .Select(finding =>
+                    finding with
+                    {
+                        Fixes = [.. finding.Fixes.Select(f => WithWhatItLeaves(setup, f, keys))],
+                    }
+                )
                 .Select(finding => Justified(setup, finding))
                 .OrderBy(f => f.Justification is not null)
                 .ThenBy(f => f.Severity)
                 .ThenBy(f => f.Station)
                 .ThenBy(f => f.Key, StringComparer.Ordinal),
         ];
+    }
+
+    // A fix that makes something else wrong says so.
+    private static Fix WithWhatItLeaves(Setup setup, Fix fix, HashSet<string> keys)
+    {
+        if (fix.Edit.ApplyTo(setup).Setup is not { } after)
+            return fix;
+        var plan = SignalPlan.Compile(after);
+        string[] left =
+        [
+            .. Rules
+                .SelectMany(r => r.Examine(plan))
+                .Where(f => !keys.Contains(f.Key))
+                .Select(f => f.Title)
+                .Distinct(StringComparer.Ordinal),
+        ];
+        return left.Length == 0
+            ? fix
+            : fix with
+            {
+                Effect = $"{fix.Effect} It leaves another finding: {string.Join("; ", left)}.",
+            };
     }
 
     private static Finding Justified(Setup setup, Finding finding) =>

@@ -59,6 +59,31 @@ internal static class CandidateFixes
                 "What the board does is announced when telemetry brings its report, and a lost signal when telemetry stays away.",
                 ReportedChanges.Announce(setup)
             );
+        var (loss, limit) = (setup.Board.Loss, setup.Limits.LossNoticedWithin);
+        if (loss.Procedure != LossProcedure.Stop)
+            yield return (
+                "flown-only",
+                "Only a craft that has flown lands by itself",
+                "On a loss before the craft has been at thrust since it was armed, the motors just stop.",
+                setup with
+                {
+                    Board = setup.Board with { Loss = loss with { FlownOnly = true } },
+                }
+            );
+        var timeout = new Milliseconds(Math.Min(setup.Board.SignalTimeout.Value, limit.Value));
+        yield return (
+            "in-time",
+            "Notice a loss within the limit",
+            "The board waits for frames, and then for their return, no longer than the limit allows.",
+            setup with
+            {
+                Board = setup.Board with
+                {
+                    SignalTimeout = timeout,
+                    Loss = loss with { Grace = new(Math.Min(loss.Grace.Value, limit.Value - timeout.Value)) },
+                },
+            }
+        );
         var guards = setup.Board.Guards;
         foreach (
             var (id, title, effect, changed) in new[]
@@ -127,8 +152,23 @@ internal static class CandidateFixes
         var cells = ControlRows
             .Row(plan, function.Control, control, channel)
             .Cells.ToLookup(c => function.Planned.Contains((int)c.Setting), c => c.Received);
-        var band = BandFit.Around([.. cells[true]], [.. cells[false]]);
+        var band = OffCentre(BandFit.Around([.. cells[true]], [.. cells[false]]), [.. cells[true]]);
         return band == (function.Low, function.High) ? null : band;
+    }
+
+    // A channel that nothing feeds stands at the exact centre, and must not switch anything on.
+    private static (Microseconds Low, Microseconds High)? OffCentre(
+        (Microseconds Low, Microseconds High)? band,
+        IReadOnlyList<Microseconds> inside
+    )
+    {
+        var centre = Microseconds.Neutral.Value;
+        if (band is not var (low, high) || low.Value > centre || high.Value <= centre)
+            return band;
+        var above = new Microseconds(centre + 25);
+        if (inside.All(v => v.Value >= above.Value))
+            return (above, high);
+        return inside.All(v => v.Value < centre) ? (low, Microseconds.Neutral) : band;
     }
 
     // The override waits for a latch that its condition sets and a low throttle clears.

@@ -1,3 +1,4 @@
+using Zephyros.Core.Findings;
 using Zephyros.Core.Path;
 using Zephyros.Core.Proof;
 using Zephyros.Core.Setups;
@@ -23,10 +24,15 @@ public static class ProvenFixes
     )
     {
         var fixes = new List<ProvenFix>();
+        var wrong = Examination.Of(setup).Select(f => f.Key).ToHashSet(StringComparer.Ordinal);
+        var tried = new HashSet<string>(StringComparer.Ordinal);
         foreach (var (id, effect, edit) in CandidateFixes.Of(setup))
         {
             cancellation.ThrowIfCancellationRequested();
             if (edit.ApplyTo(setup).Setup is not { } after)
+                continue;
+            // Two ways to the same setup are one, and what leaves something else wrong is no way.
+            if (!tried.Add(CanonicalJson.Write(after)) || LeavesDanger(after, wrong))
                 continue;
             var prover = new Prover(SignalPlan.Compile(after), limits);
             if (prover.Prove(promise, null, cancellation).Kind != VerdictKind.Proven)
@@ -37,6 +43,9 @@ public static class ProvenFixes
 
         return [.. fixes.OrderByDescending(f => f.AlsoKeeps.Count)];
     }
+
+    private static bool LeavesDanger(Setup after, HashSet<string> wrong) =>
+        Examination.Of(after).Any(f => f.Severity == Severity.Danger && !wrong.Contains(f.Key));
 
     // The other promises that are kept now and were not; null when one is lost.
     private static List<string>? Others(

@@ -153,7 +153,18 @@ internal sealed class PathWriter(
         var chosen = new List<IReadOnlyDictionary<ChannelNumber, Microseconds>> { still };
         for (var i = 1; i < found.Path.Count; i++)
         {
-            var fits = options.FirstOrDefault(o => Plays(Steps(input => input, n => n < i ? chosen[n] : n == i ? o : still), i));
+            var fits = options.FirstOrDefault(o =>
+                Plays(
+                    Steps(
+                        input => input,
+                        n =>
+                            n < i ? chosen[n]
+                            : n == i ? o
+                            : still
+                    ),
+                    i
+                )
+            );
             chosen.Add(fits ?? still);
         }
 

@@ -86,7 +86,7 @@ internal sealed class PromelaWriter(
     // For every memory, and every part whose time may come to its end: the outcomes at each position.
     private void Rows()
     {
-        var tables = model.Tables.OrderBy(t => t.Key).ToArray();
+        var tables = model.Tables.OrderBy(t => (t.Key.Memory, t.Key.Cause.Ending, t.Key.Cause.Stir)).ToArray();
         var outcomes = new List<ModelOutcome>();
         var numbers = new Dictionary<ModelOutcome, int>();
         var first = new List<int>();

@@ -1,5 +1,4 @@
 using Zephyros.Core.Bench;
-using Zephyros.Core.Board;
 using Zephyros.Core.Hands;
 using Zephyros.Core.Units;
 
@@ -43,11 +42,7 @@ internal sealed class ResponseCourt(Prover prover, PromiseCheck check, ThrottleR
                 steps[^1] with
                 {
                     Kind = MoveKind.Input,
-                    Sentence = words.Of(
-                        new ProofMove(MoveKind.Input, [], 0),
-                        [moved],
-                        TimeSpan.Zero
-                    ),
+                    Sentence = words.Of(new ProofMove(MoveKind.Input, [], 0), [moved], TimeSpan.Zero),
                     Inputs = [moved],
                     Wait = TimeSpan.Zero,
                     // What moves slowly arrives.

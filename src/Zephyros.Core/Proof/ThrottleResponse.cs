@@ -1,11 +1,9 @@
 using System.Globalization;
 using System.Numerics;
 using System.Text;
-using Zephyros.Core.Board;
 using Zephyros.Core.Hands;
 using Zephyros.Core.Model;
 using Zephyros.Core.Model.Running.Ranges;
-using Zephyros.Core.Path;
 
 namespace Zephyros.Core.Proof;
 
@@ -112,12 +110,12 @@ internal sealed class ThrottleResponse
     {
         var plan = model.Scope.Plan;
         var number = plan.Setup.Board.Map.ChannelOf(StickAxis.Throttle);
-        var index = plan.Model.Channels.ToList().FindIndex(c => c.Channel.Number == number);
+        var place = plan.Model.Channels.ToList().FindIndex(c => c.Channel.Number == number);
         var id = plan.Setup.Transmitter.StickOf(StickAxis.Throttle);
-        var stick = model.Scope.Inputs.ToList().FindIndex(i => i.Kind == InputKind.Control && i.Id == id);
-        if (index < 0 || stick < 0 || number.Value > model.Scope.Carried)
+        var input = model.Scope.Inputs.ToList().FindIndex(i => i.Kind == InputKind.Control && i.Id == id);
+        if (place < 0 || input < 0 || number.Value > model.Scope.Carried)
             return null;
-        var made = new ThrottleResponse(model, explorer, stick, index, breath);
+        var made = new ThrottleResponse(model, explorer, input, place, breath);
         made.Look();
         return made;
     }

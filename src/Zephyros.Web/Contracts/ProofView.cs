@@ -5,6 +5,7 @@ namespace Zephyros.Web.Contracts;
 /// <param name="Running">True while it runs.</param>
 /// <param name="Cancelled">True when it was cancelled.</param>
 /// <param name="TwoHands">True when pairs of controls that change at once are tried too.</param>
+/// <param name="Seconds">How long each promise may take.</param>
 /// <param name="Found">While a promise is being proven: how many states were found for it.</param>
 /// <param name="Estimate">While a promise is being proven: how many there may be at most, about.</param>
 /// <param name="Promises">The promises in their order.</param>
@@ -13,6 +14,7 @@ public sealed record ProofView(
     bool Running,
     bool Cancelled,
     bool TwoHands,
+    int Seconds,
     long Found,
     double Estimate,
     IReadOnlyList<PromiseView> Promises

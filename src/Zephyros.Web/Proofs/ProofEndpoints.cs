@@ -48,7 +48,7 @@ internal static class ProofEndpoints
         var (wish, problem) = await RequestBody.ReadAsync<ProofRunRequest>(context.Request, cancel);
         if (wish is null)
             return problem!;
-        return runs.Begin(id, wish.TwoHands) is { } run ? TypedResults.Ok(run.View()) : Saving.NoSetup(id);
+        return runs.Begin(id, wish) is { } run ? TypedResults.Ok(run.View()) : Saving.NoSetup(id);
     }
 
     private static async Task<IResult> Cancel(string id, ProofRuns runs)

@@ -13,6 +13,8 @@ internal sealed class ProofRun : IProgress<ProofProgress>, IDisposable
     private readonly Lock gate = new();
     private readonly CancellationTokenSource cancellation = new();
     private readonly Setup setup;
+    private readonly ProofRunRequest wish;
+    private readonly SemaphoreSlim room;
     private readonly Dictionary<
         string,
         (PromiseVerdict Verdict, int Milliseconds, IReadOnlyList<ProofStepView> Path)
@@ -22,17 +24,21 @@ internal sealed class ProofRun : IProgress<ProofProgress>, IDisposable
     private bool running = true;
     private bool cancelled;
 
-    public ProofRun(StoredSetup stored, bool twoHands)
+    /// <summary>Begins when there is room for it.</summary>
+    /// <param name="stored">What is proven.</param>
+    /// <param name="wish">How.</param>
+    /// <param name="room">Holds back when so many run already.</param>
+    public ProofRun(StoredSetup stored, ProofRunRequest wish, SemaphoreSlim room)
     {
-        (setup, Revision, TwoHands) = (stored.Setup, stored.Revision, twoHands);
-        Finished = Task.Run(Work);
+        (setup, Revision, this.wish, this.room) = (stored.Setup, stored.Revision, wish, room);
+        Finished = Task.Run(WorkAsync);
     }
 
     /// <summary>The revision that is proven.</summary>
     public int Revision { get; }
 
-    /// <summary>True when pairs of controls are tried as well.</summary>
-    public bool TwoHands { get; }
+    /// <summary>How it runs.</summary>
+    public ProofRunRequest Wish => wish;
 
     /// <summary>Ends when the run does.</summary>
     public Task Finished { get; }
@@ -83,7 +89,8 @@ internal sealed class ProofRun : IProgress<ProofProgress>, IDisposable
                 Revision,
                 running,
                 cancelled,
-                TwoHands,
+                wish.TwoHands,
+                wish.Seconds,
                 progress.States,
                 progress.Estimate,
                 [.. PromiseList.All.Select(View)]
@@ -124,35 +131,65 @@ internal sealed class ProofRun : IProgress<ProofProgress>, IDisposable
         };
     }
 
-    private void Work()
+    private async Task WorkAsync()
     {
+        var token = cancellation.Token;
+        var entered = false;
         try
         {
-            var token = cancellation.Token;
-            var prover = new Prover(SignalPlan.Compile(setup), new ProofLimits(TwoHands: TwoHands));
-            foreach (var promise in PromiseList.All)
+            await room.WaitAsync(token);
+            entered = true;
+            var limits = new ProofLimits(TwoHands: wish.TwoHands) { Time = TimeSpan.FromSeconds(wish.Seconds) };
+            var prover = new Prover(SignalPlan.Compile(setup), limits);
+            foreach (var promise in Wanted())
             {
                 if (token.IsCancellationRequested)
                     break;
-                if (setup.Promises.GetValueOrDefault(promise.Code) is { On: false })
-                    continue;
-                lock (gate)
-                    (current, progress) = (promise.Code, default);
-                var clock = Stopwatch.StartNew();
-                var verdict = prover.Prove(promise, this, token);
-                var took = (int)clock.ElapsedMilliseconds;
-                var path = ProofSteps.Of(setup, verdict.Path);
-                lock (gate)
-                    done[promise.Code] = (verdict, took, path);
+                Prove(prover, promise, token);
             }
+        }
+        catch (OperationCanceledException)
+        {
+            // It was cancelled while it waited for its turn.
         }
         finally
         {
+            if (entered)
+                room.Release();
             lock (gate)
             {
+                foreach (var promise in Wanted().Where(p => !done.ContainsKey(p.Code)))
+                    done[promise.Code] = (NotProven("It was cancelled before its turn."), 0, []);
                 (current, running) = (null, false);
                 cancellation.Dispose();
             }
         }
     }
+
+    private IEnumerable<Promise> Wanted() =>
+        PromiseList.All.Where(p => setup.Promises.GetValueOrDefault(p.Code) is not { On: false });
+
+    private void Prove(Prover prover, Promise promise, CancellationToken token)
+    {
+        lock (gate)
+            (current, progress) = (promise.Code, default);
+        var clock = Stopwatch.StartNew();
+        PromiseVerdict verdict;
+        IReadOnlyList<ProofStepView> path = [];
+        try
+        {
+            verdict = prover.Prove(promise, this, token);
+            path = ProofSteps.Of(setup, verdict.Path);
+        }
+        catch (Exception error) when (error is not OutOfMemoryException)
+        {
+            // A promise that cannot be worked out is one of which nothing is known; the others are proven all the same.
+            verdict = NotProven($"An error ended the proof of it: {error.Message}");
+        }
+
+        lock (gate)
+            done[promise.Code] = (verdict, (int)clock.ElapsedMilliseconds, path);
+    }
+
+    private static PromiseVerdict NotProven(string reason) => new(VerdictKind.NotProven, reason);
 }

@@ -72,7 +72,7 @@ public sealed class PathTracerTests
                 "Multiply by Left dial × 20 % +80 %: +120 %",
                 "Shift by −100 %: +20 %",
                 "Output ends −97.6 % and +97.6 %, centre 0 %: +19.5 %",
-                "Forced by “Throttle cut” while Cut switch on: −100 %",
+                "Forced by “Throttle cut” while Cut held: −100 %",
                 "1500 + 5.12 × −100 = 988 µs",
             ],
             model.Working

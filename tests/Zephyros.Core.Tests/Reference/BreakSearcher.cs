@@ -1,8 +1,6 @@
-using Zephyros.Core.Bench;
 using Zephyros.Core.Board;
 using Zephyros.Core.Hands;
 using Zephyros.Core.Setups;
-using Zephyros.Core.Units;
 
 namespace Zephyros.Core.Tests.Reference;
 

@@ -1,4 +1,3 @@
-using Zephyros.Core.Board;
 using Zephyros.Core.Hands;
 using Zephyros.Core.Path;
 using Zephyros.Core.Units;

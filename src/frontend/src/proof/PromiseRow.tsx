@@ -1,12 +1,13 @@
 import clsx from 'clsx';
 import { CircleCheck, CircleDashed, CircleHelp, CircleSlash, OctagonAlert } from 'lucide-react';
 import { useState } from 'react';
-import type { PromiseState, PromiseView } from '../api/types';
+import type { PromiseState, PromiseView, Setup } from '../api/types';
 import type { Changes } from '../setup/useChanges';
 import { Counterexample } from './Counterexample';
 import { Decision } from './Decision';
 import { FixList } from './FixList';
-import { isOpen, STATE_NAMES } from './states';
+import { PromiseFigures } from './PromiseFigures';
+import { isOpen, roughly, STATE_NAMES } from './states';
 
 const ICONS: Record<PromiseState, typeof CircleCheck> = {
   waiting: CircleDashed,
@@ -22,11 +23,12 @@ interface Props {
   id: string;
   promise: PromiseView;
   revision: number;
+  setup: Setup;
   changes: Changes;
 }
 
 /** One promise with its verdict; opened, what it means exactly, what breaks it and what would keep it. */
-export function PromiseRow({ id, promise, revision, changes }: Props) {
+export function PromiseRow({ id, promise, revision, setup, changes }: Props) {
   const { state } = promise;
   const broken = state === 'broken' || state === 'vacuous';
   const [opened, setOpened] = useState(false);
@@ -57,6 +59,7 @@ export function PromiseRow({ id, promise, revision, changes }: Props) {
       {opened && (
         <div className="mb-4 ml-8 flex flex-col gap-3 max-sm:ml-1">
           <p className="max-w-[75ch]">{promise.title}</p>
+          <PromiseFigures code={promise.code} setup={setup} changes={changes} />
           {promise.path.length > 0 && <Counterexample id={id} promise={promise} />}
           {broken && <FixList key={revision} id={id} code={promise.code} changes={changes} />}
           {(isOpen(promise) || promise.note !== '' || state === 'off') && (
@@ -68,7 +71,7 @@ export function PromiseRow({ id, promise, revision, changes }: Props) {
               <li>{promise.principle}</li>
               {promise.states > 0 && (
                 <li>
-                  {promise.states.toLocaleString('en')} states, {promise.moves} moves deep, {promise.milliseconds} ms
+                  {roughly(promise.states)} states, {promise.moves} moves deep, {promise.milliseconds} ms
                 </li>
               )}
               {promise.assumptions.map((each) => (

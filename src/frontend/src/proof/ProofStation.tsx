@@ -4,7 +4,8 @@ import { StationHead } from '../stations/StationHead';
 import { Button } from '../ui/Button';
 import { Notice } from '../ui/Notice';
 import { PromiseRow } from './PromiseRow';
-import { isOpen } from './states';
+import { NumberField } from '../ui/NumberField';
+import { isOpen, roughly } from './states';
 import { useProof } from './useProof';
 
 interface Props {
@@ -17,6 +18,7 @@ interface Props {
 export function ProofStation({ id, setup, changes }: Props) {
   const { proof, error, begin, cancel } = useProof(id);
   const promises = [...(proof?.promises ?? [])].sort((a, b) => Number(isOpen(b)) - Number(isOpen(a)));
+  const seconds = proof?.seconds ?? 120;
   const current = proof?.promises.find((p) => p.state === 'running');
   return (
     <>
@@ -30,7 +32,7 @@ export function ProofStation({ id, setup, changes }: Props) {
           <>
             <span className="font-semibold">
               {current ? `Proving: ${current.name}` : 'Getting ready'}
-              {proof.found > 0 && ` · ${proof.found.toLocaleString('en')} states so far`}
+              {proof.found > 0 && ` · ${roughly(proof.found)} states so far`}
             </span>
             {proof.estimate > 0 && (
               <progress
@@ -45,17 +47,25 @@ export function ProofStation({ id, setup, changes }: Props) {
         ) : (
           <>
             <span className="text-soft">{summary(proof?.promises ?? [], proof?.cancelled ?? false)}</span>
-            <Button onClick={() => begin(false)}>Prove again</Button>
-            <Button onClick={() => begin(true)}>
+            <Button onClick={() => begin({ twoHands: false, seconds })}>Prove again</Button>
+            <Button onClick={() => begin({ twoHands: true, seconds })}>
               {proof?.twoHands ? 'Again with two hands at once' : 'Also two hands at once'}
             </Button>
+            <NumberField
+              label="Each may take"
+              unit="s"
+              value={seconds}
+              min={1}
+              max={3600}
+              onCommit={(v) => begin({ twoHands: proof?.twoHands ?? false, seconds: v })}
+            />
           </>
         )}
       </div>
       <ul className="border-t-2 border-ink">
         {promises.map((promise) => (
           <li key={promise.code} className="border-b border-line">
-            <PromiseRow id={id} promise={promise} revision={proof?.revision ?? 0} changes={changes} />
+            <PromiseRow id={id} promise={promise} revision={proof?.revision ?? 0} setup={setup} changes={changes} />
           </li>
         ))}
       </ul>
@@ -66,6 +76,6 @@ export function ProofStation({ id, setup, changes }: Props) {
 function summary(promises: readonly { states: number; milliseconds: number }[], cancelled: boolean): string {
   const states = promises.reduce((sum, p) => sum + p.states, 0);
   const seconds = promises.reduce((sum, p) => sum + p.milliseconds, 0) / 1000;
-  const looked = `${states.toLocaleString('en')} states looked at in ${seconds.toFixed(1)} s`;
+  const looked = `${roughly(states)} states looked at in ${seconds.toFixed(1)} s`;
   return cancelled ? `Cancelled. ${looked}` : looked;
 }

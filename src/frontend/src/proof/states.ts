@@ -29,3 +29,11 @@ export function verdictOf(promises: readonly PromiseView[], running: boolean): {
   if (left > 0) return { figure, note: `${left} of the promises not looked at` };
   return { figure, note: proven === counted.length ? 'every promise proven' : 'the rest kept as it is, with a reason' };
 }
+
+/** A count that may be huge: its figures, or a few of them with the word for what they count. */
+export const roughly = (count: number): string =>
+  count < 1e6
+    ? count.toLocaleString('en')
+    : count < 1e9
+      ? `${(count / 1e6).toFixed(1)} million`
+      : `${(count / 1e9).toFixed(1)} billion`;

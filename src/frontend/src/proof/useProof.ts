@@ -14,7 +14,8 @@ export function useProof(id: string) {
   });
   const path = { params: { path: { id } } };
   const begin = useMutation({
-    mutationFn: (twoHands: boolean) => answer(api.POST('/api/setups/{id}/proof', { ...path, body: { twoHands } })),
+    mutationFn: (body: { twoHands: boolean; seconds: number }) =>
+      answer(api.POST('/api/setups/{id}/proof', { ...path, body })),
     onSuccess: (view) => client.setQueryData(proofQuery(id).queryKey, view),
   });
   const cancel = useMutation({

@@ -196,8 +196,9 @@ internal sealed class RangeRun
             case OpCode.Slow:
                 slowTargets[index] = passing;
                 passing =
-                    partOf[index] >= 0 ? Slow(partOf[index], op, choices!)
-                    : slowAt[index] ?? new ValueRange(passing.Value, -Anywhere, Anywhere, Uncertain);
+                    partOf[index] >= 0
+                        ? Slow(partOf[index], op, choices!)
+                        : slowAt[index] ?? new ValueRange(passing.Value, -Anywhere, Anywhere, Uncertain);
                 break;
             case OpCode.State:
                 var state = (int)registers[op.B].Value;

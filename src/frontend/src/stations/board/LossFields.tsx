@@ -15,6 +15,7 @@ export function LossFields({ loss, put }: Props) {
     procedure: 'stop',
     landingTime: 10000,
     recovery: 'at-once',
+    flownOnly: false,
     ...loss,
   } as const;
   const set = (title: string, change: Partial<LossSettings>) => put(title, ['loss'], { ...all, ...change });
@@ -60,6 +61,17 @@ export function LossFields({ loss, put }: Props) {
           max={600000}
           step={500}
           onCommit={(v) => set(`Landing for ${v} ms`, { landingTime: v })}
+        />
+      )}
+      {all.procedure !== 'stop' && (
+        <SelectField
+          label="Armed, but not flown yet"
+          value={all.flownOnly ? 'stops' : 'procedure'}
+          options={[
+            { value: 'procedure', label: 'does that all the same' },
+            { value: 'stops', label: 'just stops the motors' },
+          ]}
+          onChange={(v) => set('On a loss before the craft has flown', { flownOnly: v === 'stops' })}
         />
       )}
       {all.procedure !== 'stop' && (

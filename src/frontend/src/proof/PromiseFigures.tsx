@@ -1,0 +1,88 @@
+import { makeEdit } from '../api/edits';
+import type { Setup } from '../api/types';
+import type { Changes } from '../setup/useChanges';
+import { NumberField } from '../ui/NumberField';
+
+interface Figure {
+  label: string;
+  unit: string;
+  path: string[];
+  usual: number;
+  min: number;
+  max: number;
+  step: number;
+}
+
+const RESTART: Figure = {
+  label: 'The transmitter restarts in at least',
+  unit: 'ms',
+  path: ['transmitter', 'restartTime'],
+  usual: 500,
+  min: 100,
+  max: 60000,
+  step: 100,
+};
+
+/** The figures that a promise is measured against, by its code. */
+const FIGURES: Record<string, Figure[]> = {
+  'loss-in-time': [
+    {
+      label: 'Begun within, after the last frame',
+      unit: 'ms',
+      path: ['limits', 'lossNoticedWithin'],
+      usual: 1000,
+      min: 100,
+      max: 60000,
+      step: 50,
+    },
+  ],
+  'no-jump': [
+    {
+      label: 'The throttle grows by at most',
+      unit: '% of its travel',
+      path: ['limits', 'jumpShare'],
+      usual: 30,
+      min: 5,
+      max: 100,
+      step: 1,
+    },
+    {
+      label: 'while its stick moves by',
+      unit: '% of its travel',
+      path: ['limits', 'jumpWithin'],
+      usual: 5,
+      min: 1,
+      max: 50,
+      step: 1,
+    },
+  ],
+  'no-leap': [RESTART],
+  'no-switch-adds-thrust': [RESTART],
+};
+
+const read = (setup: Setup, path: readonly string[]): unknown =>
+  path.reduce<unknown>((part, key) => (part as Record<string, unknown> | undefined)?.[key], setup);
+
+/** What the pilot sets for a promise: nothing for most. */
+export function PromiseFigures({ code, setup, changes }: { code: string; setup: Setup; changes: Changes }) {
+  const figures = FIGURES[code] ?? [];
+  if (figures.length === 0) return null;
+  return (
+    <div className="flex flex-wrap items-end gap-x-5 gap-y-3">
+      {figures.map(({ label, unit, path, usual, min, max, step }) => (
+        <NumberField
+          key={label}
+          label={label}
+          unit={unit}
+          value={(read(setup, path) as number | undefined) ?? usual}
+          min={min}
+          max={max}
+          step={step}
+          onCommit={(value) =>
+            void changes.edit(makeEdit(`${label} ${value} ${unit}`, setup, [{ path: [...path], value }]))
+          }
+        />
+      ))}
+    </div>
+  );
+}
