@@ -20,17 +20,10 @@ public static class Examination
     public static IReadOnlyList<Finding> Of(Setup setup)
     {
         var plan = SignalPlan.Compile(setup);
-        var found = Rules.SelectMany(rule => rule.Examine(plan)).ToArray();
-        var keys = found.Select(f => f.Key).ToHashSet(StringComparer.Ordinal);
         return
         [
-            .. found
-                .Select(finding =>
-                    finding with
-                    {
-                        Fixes = [.. finding.Fixes.Select(f => WithWhatItLeaves(setup, f, keys))],
-                    }
-                )
+            .. Rules
+                .SelectMany(rule => rule.Examine(plan))
                 .Select(finding => Justified(setup, finding))
                 .OrderBy(f => f.Justification is not null)
                 .ThenBy(f => f.Severity)
@@ -39,7 +32,22 @@ public static class Examination
         ];
     }
 
-    // A fix that makes something else wrong says so.
+    /// <summary>The same with fixes that say what else they would leave wrong. It examines the setup once more for every fix.</summary>
+    public static IReadOnlyList<Finding> WithWhatFixesLeave(Setup setup)
+    {
+        var found = Of(setup);
+        var keys = found.Select(f => f.Key).ToHashSet(StringComparer.Ordinal);
+        return
+        [
+            .. found.Select(finding =>
+                finding with
+                {
+                    Fixes = [.. finding.Fixes.Select(f => WithWhatItLeaves(setup, f, keys))],
+                }
+            ),
+        ];
+    }
+
     private static Fix WithWhatItLeaves(Setup setup, Fix fix, HashSet<string> keys)
     {
         if (fix.Edit.ApplyTo(setup).Setup is not { } after)

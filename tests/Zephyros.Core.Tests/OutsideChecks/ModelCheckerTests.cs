@@ -35,7 +35,7 @@ public sealed class ModelCheckerTests
     [Fact]
     public void The_checker_says_the_same_of_random_setups()
     {
-        var wanted = Iterations.Of(12) / (Iterations.Of(1) > 1 ? 2 : 1);
+        var wanted = Iterations.OfProofs(12);
         var (compared, broken) = (0, 0);
         for (var seed = 0; compared < wanted; seed++)
         {

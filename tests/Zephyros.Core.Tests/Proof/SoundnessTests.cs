@@ -97,7 +97,7 @@ public sealed class SoundnessTests
     [Fact]
     public void Every_state_of_a_random_bench_was_found()
     {
-        for (var seed = 0; seed < Iterations.Of(12); seed++)
+        for (var seed = 0; seed < Iterations.OfProofs(12); seed++)
             Walk(new RandomCraft(seed).Make(), 500, seed);
     }
 
