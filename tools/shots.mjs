@@ -26,7 +26,7 @@ const fixed = async (page) => {
 const arm = async (page) => {
   await page.getByRole('button', { name: 'Left shoulder far' }).first().click();
   await page.getByTestId('board-title').getByText('Armed').waitFor();
-  await page.getByTestId('verdict').getByText('every promise proven').waitFor();
+  await page.getByTestId('verdict').getByText('of the promises not kept').waitFor();
 };
 
 const limited = (page) => pushThrottle(page, 'far');
@@ -41,8 +41,10 @@ const breakPromise = async (page) => {
   await page.getByRole('button', { name: 'One step' }).click();
   await page.getByRole('button', { name: 'One step' }).click();
 };
-const proven = async (page) => {
+const taken = async (page) => {
   await page.getByText('states looked at').waitFor();
+  await page.getByTestId('promise-functions-reachable').locator('summary').first().click();
+  await page.getByText('Proven to keep it').waitFor({ timeout: 60_000 });
 };
 const record = async (page, kind) => {
   await page.getByRole('button', { name: 'Record the simulated receiver' }).click();
@@ -63,7 +65,7 @@ const VIEWS = [
   { name: 'condition', path: '/craft/sandpiper/model?part=logic', prepare: editCondition },
   { name: 'step', path: '/craft/sandpiper/model', prepare: editCurve },
   { name: 'board', path: '/craft/gannet/board', main: true },
-  { name: 'proof', path: '/craft/sandpiper/proof', prepare: breakPromise, main: true },
+  { name: 'leap', path: '/craft/sandpiper/proof', prepare: breakPromise },
   {
     name: 'announcements',
     path: '/craft/sandpiper/model?part=logic',
@@ -78,7 +80,7 @@ const VIEWS = [
       await page.getByText('Proven to keep it').waitFor();
     },
   },
-  { name: 'proven', path: '/craft/wren/proof', prepare: proven },
+  { name: 'proof', path: '/craft/wren/proof', prepare: taken, main: true },
   { name: 'air', path: '/craft/sandpiper/air', prepare: pushThrottle, main: true },
   {
     name: 'distance',

@@ -2,6 +2,7 @@
 import { spawn } from 'node:child_process';
 import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
 import { resolve } from 'node:path';
+import { clearInterval, setInterval } from 'node:timers';
 import { testShare } from './test-share.mjs';
 
 const RESULTS = 'artifacts/results';
@@ -13,6 +14,7 @@ const env = {
   PLAYWRIGHT_JSON_OUTPUT_FILE: resolve(RESULTS, 'browser.json'),
 };
 const total = { passed: 0, failed: 0 };
+const DEEP = process.env.DEEP === '1';
 
 /** Runs a command and shows what it says only when it fails. */
 function run(name, command, args) {
@@ -20,9 +22,17 @@ function run(name, command, args) {
   const child = spawn(command, args, { env, stdio: ['ignore', 'pipe', 'pipe'] });
   const said = { stdout: '', stderr: '' };
   for (const stream of ['stdout', 'stderr'])
-    child[stream].setEncoding('utf8').on('data', (text) => (said[stream] += text));
+    child[stream].setEncoding('utf8').on('data', (text) => {
+      said[stream] += text;
+      // A long run says how far it is.
+      if (DEEP && stream === 'stderr') process.stderr.write(text);
+    });
+  const beat = setInterval(() => {
+    if (DEEP) console.log(`${((Date.now() - start) / 60_000).toFixed(0).padStart(4)} min  ...  ${name}`);
+  }, 60_000);
   return new Promise((resolve) => {
     child.on('close', (status) => {
+      clearInterval(beat);
       const seconds = ((Date.now() - start) / 1000).toFixed(0).padStart(4);
       console.log(`${seconds} s  ${status === 0 ? 'ok    ' : 'FAILED'}  ${name}`);
       if (status !== 0) console.log(said.stdout + said.stderr);

@@ -113,6 +113,15 @@ public sealed class BenchRun
         return true;
     }
 
+    /// <summary>Moves several controls at the same moment: the model sees only how all of them stand then.</summary>
+    internal void MoveTogether(IEnumerable<(string Control, double Setting)> moves)
+    {
+        foreach (var (control, setting) in moves)
+            transmitter.Put(control, setting);
+        trembling = ImmutableDictionary<ChannelNumber, Microseconds>.Empty;
+        RunModel();
+    }
+
     /// <summary>Lets channels arrive beside what the wire carries, as a transmitter that wanders does, until a control is moved.</summary>
     /// <param name="by">How far beside, by channel.</param>
     public void Tremble(IReadOnlyDictionary<ChannelNumber, Microseconds> by) => trembling = by;

@@ -61,7 +61,8 @@ public sealed class BenchReplay
         switch (step.Kind)
         {
             case MoveKind.Input:
-                foreach (var input in step.Inputs)
+                Bench.MoveTogether(step.Inputs.Where(i => i.Kind == InputKind.Control).Select(i => (i.Id, i.Setting)));
+                foreach (var input in step.Inputs.Where(i => i.Kind != InputKind.Control))
                     Put(input);
                 break;
             case MoveKind.RadioLost or MoveKind.RadioBack:

@@ -104,7 +104,7 @@ internal sealed class Explorer
                 Follow(set);
                 if (broken is not null && !limits.LookPast)
                     return End(ExplorationEnding.Broken);
-                if (bytes + model.Bytes > limits.Bytes)
+                if (bytes + model.Bytes + system.Bytes > limits.Bytes)
                     return End(ExplorationEnding.OverLimit);
             }
         }
@@ -326,7 +326,7 @@ internal sealed class Explorer
             states,
             transitions,
             levels.Count - 1,
-            bytes + model.Bytes,
+            bytes + model.Bytes + system.Bytes,
             ending == ExplorationEnding.Broken ? Path() : []
         );
 

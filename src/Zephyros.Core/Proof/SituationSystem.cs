@@ -10,6 +10,9 @@ namespace Zephyros.Core.Proof;
 /// every move and reading. It calls the same automaton as the bench. Not safe for use by several threads.</summary>
 internal sealed class SituationSystem
 {
+    // One in the list, one as a key with its number.
+    private const long SituationBytes = 250;
+
     // A frame like the one before changes a board at most so many times.
     private const int MostRepeats = 4;
 
@@ -19,6 +22,7 @@ internal sealed class SituationSystem
     private readonly Dictionary<Situation, int> numbers = [];
     private readonly List<Situation> situations = [];
     private readonly Dictionary<(int Situation, Happening Happening), StepTable> steps = [];
+    private long tables;
     private readonly ulong presetBits;
     private readonly ulong presetView;
     private readonly ulong unlinkedView;
@@ -42,6 +46,9 @@ internal sealed class SituationSystem
 
     /// <summary>What was worked out so far.</summary>
     public IEnumerable<StepTable> Tables => steps.Values;
+
+    /// <summary>The bytes that situations and steps take, about.</summary>
+    public long Bytes => tables + (SituationBytes * situations.Count);
 
     /// <summary>The number of a situation, or -1 when it was not found.</summary>
     public int NumberOf(Situation situation) => numbers.GetValueOrDefault(situation, -1);
@@ -139,7 +146,13 @@ internal sealed class SituationSystem
     public StepTable Steps(int situation, Happening happening)
     {
         ref var table = ref CollectionsMarshal.GetValueRefOrAddDefault(steps, (situation, happening), out _);
-        return table ??= new StepTable(situation, happening);
+        if (table is null)
+        {
+            table = new StepTable(situation, happening);
+            tables += table.Bytes;
+        }
+
+        return table;
     }
 
     /// <summary>The number of the situation after a step, or <see cref="Watch.Broken"/>.</summary>
@@ -151,7 +164,9 @@ internal sealed class SituationSystem
         if (known != StepTable.Unknown)
             return known;
         var after = Work(situations[table.Situation], table.Happening, reading);
+        tables -= table.Bytes;
         table.Learn(reading, after);
+        tables += table.Bytes;
         return after;
     }
 

@@ -8,6 +8,9 @@ internal sealed class StepTable(int situation, Happening happening)
 
     private int[] after = [];
 
+    /// <summary>The bytes that it takes, about.</summary>
+    public long Bytes => 100 + (4L * after.Length);
+
     public int Situation => situation;
 
     public Happening Happening => happening;
