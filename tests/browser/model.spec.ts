@@ -50,7 +50,7 @@ test('a switch is planned from the keyboard: named, assigned by flicking it twic
   await expect(page.getByText('Strobe? Once more')).toBeVisible();
   await page.keyboard.press('3');
   await expect(page.getByRole('combobox', { name: 'Channel 13 takes' })).toHaveValue('control:left-front-outer');
-  await expect(page.getByRole('article').filter({ hasText: 'Strobe does nothing' })).toHaveCount(0);
+  await expect(page.getByRole('heading', { name: 'Strobe does nothing' })).toHaveCount(0);
 
   await press(page, page.getByRole('link', { name: /^Hands/ }));
   const strobe = page.getByRole('article').filter({ has: page.getByRole('heading', { name: 'Strobe' }) });
