@@ -122,7 +122,8 @@ test('the keyboard alone measures the sticks of a craft and puts order, directio
   await page.getByRole('button', { name: 'Read all at once' }).press('Enter');
   await expect(page.getByText('Order and directions are right.')).toBeVisible();
   await page.getByRole('button', { name: 'Work it out' }).press('Enter');
-  await page.getByRole('button', { name: 'Ends at the transmitter', exact: true }).press('Enter');
+  // The finding beside it offers the same.
+  await page.getByRole('button', { name: 'Ends at the transmitter', exact: true }).first().press('Enter');
   await expect(wrong("The sticks do not use the board's travel")).toHaveCount(0);
 });
 
