@@ -4,7 +4,7 @@ namespace Zephyros.Core.Air;
 
 /// <summary>How far a radio link should reach: power and gains less the loss on the way, against what the receiver still understands.</summary>
 /// <remarks>Free space only: no ground, no trees, no body between the antennas. What is left in decibels is the margin. That a packet is
-/// lost with the probability 1/(1 + e^(margin/1.5 dB)) is our own model; no published law ties link quality to margin (figures.md, "Link budget").</remarks>
+/// lost with the probability 1/(1 + e^(margin/1.5 dB)) is our own model; no published law ties link quality to margin.</remarks>
 public sealed record LinkBudget
 {
     // In metres per second, exact by definition of the metre.
@@ -14,7 +14,7 @@ public sealed record LinkBudget
     private const int Points = 61;
     private const double Nearest = 0.01;
 
-    // From memory (figures.md), at 2.4 GHz; in between by the logarithm of the rate.
+    // From memory, at 2.4 GHz; in between by the logarithm of the rate.
     private static readonly (double Hertz, double DBm)[] UsualSensitivities =
     [
         (50, -115),

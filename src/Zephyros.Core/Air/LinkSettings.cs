@@ -113,6 +113,6 @@ public sealed record LinkSettings
         : ReservesArmChannel && channel == ArmChannel ? 2
         : LinkSteps.Full;
 
-    // Some links reserve channel 5 for arming as a pure on and off: common practice, no source (job.md 3).
+    // Some links reserve channel 5 for arming as a pure on and off: common practice, no source.
     private const int ArmChannel = 5;
 }

@@ -3,7 +3,7 @@ using Zephyros.Core.Units;
 namespace Zephyros.Core.Air;
 
 /// <summary>What is left of a value on a channel to which a link gives only a few steps.</summary>
-/// <remarks>Common practice, no source (job.md 3): some links carry arming as on and off, and other auxiliaries with 3, 6 or 64 steps.
+/// <remarks>Common practice, no source: some links carry arming as on and off, and other auxiliaries with 3, 6 or 64 steps.
 /// That the steps lie evenly over the travel from -100 to +100 %, and that a value halfway goes up, is our own assumption.</remarks>
 public static class LinkSteps
 {

@@ -1,6 +1,6 @@
 namespace Zephyros.Core.Air;
 
-/// <summary>What the receiver does on its signal wire while nothing arrives by radio (job.md 10).</summary>
+/// <summary>What the receiver does on its signal wire while nothing arrives by radio.</summary>
 public enum ReceiverLoss
 {
     /// <summary>It falls silent: the board learns of the loss and runs its own procedure. Today's advice for multirotors.</summary>

@@ -3,7 +3,7 @@ using System.ComponentModel.DataAnnotations;
 
 namespace Zephyros.Core.Air;
 
-/// <summary>The receiver on the craft. Its kind decides what the transmitter must speak, not the other way round (job.md 3).</summary>
+/// <summary>The receiver on the craft. Its kind decides what the transmitter must speak, not the other way round.</summary>
 public sealed record ReceiverUnit
 {
     /// <summary>The receiver in the pilot's words.</summary>

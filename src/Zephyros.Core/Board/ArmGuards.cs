@@ -6,7 +6,7 @@ namespace Zephyros.Core.Board;
 
 /// <summary>What the board asks for before it arms, beyond a low throttle, a signal and the switch seen off; and how it disarms.</summary>
 /// <remarks>Consent and conflicting functions (automatic trim, automatic tuning) need no setting: they guard as soon as the board has
-/// such a function. Common practice, no source (job.md 9).</remarks>
+/// such a function. Common practice, no source.</remarks>
 public sealed record ArmGuards
 {
     /// <summary>The board refuses while the craft is tilted by more than this; null where the guard is lifted.</summary>

@@ -5,7 +5,7 @@ namespace Zephyros.Core.Board;
 /// <summary>Fits a band to the values that it must hold and those that it must keep out.</summary>
 public static class BandFit
 {
-    // Bands are set in such steps and lie between such ends on common boards; from memory (figures.md).
+    // Bands are set in such steps and lie between such ends on common boards; from memory.
     private const double Step = 25;
     private const double Lowest = 900;
     private const double Highest = 2100;

@@ -11,7 +11,7 @@ public sealed record BandRoom(string Function, Microseconds Edge, Microseconds R
     /// <summary>Less than this is too little: about what a switch wanders where nobody has measured it. Our own figure.</summary>
     public static readonly Microseconds Least = new(5);
 
-    // Nothing that a board accepts lies beyond these, so a band that ends there is open: from memory (figures.md).
+    // Nothing that a board accepts lies beyond these, so a band that ends there is open: from memory.
     private const double Lowest = 900;
     private const double Highest = 2100;
 

@@ -1,7 +1,7 @@
 namespace Zephyros.Core.Board;
 
 /// <summary>The board's automaton: pure steps from one state to the next. Bench, proof and export use the same one.</summary>
-/// <remarks>It follows job.md 9 and 10 and proof.md "Board" and "Link": a rising request with all guards satisfied arms; a refusal
+/// <remarks>A rising request with all guards satisfied arms; a refusal
 /// stands until the request was seen off; power-up, a lost signal and a stop by the board itself ask for the same; request off
 /// disarms at once, or, in the other school, only with the throttle low. That self-righting leaves the motors idle until the
 /// throttle is seen low, and that a board that cannot find home comes down, are our own assumptions.</remarks>

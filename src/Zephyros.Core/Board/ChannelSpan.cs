@@ -5,7 +5,7 @@ using Zephyros.Core.Units;
 namespace Zephyros.Core.Board;
 
 /// <summary>The measured travel of a stick channel, which the board scales to 1000 to 2000 µs.</summary>
-/// <remarks>scaled = 1000 + 1000 (x - low) / (high - low), for the four stick channels only: common practice, no source (figures.md).</remarks>
+/// <remarks>scaled = 1000 + 1000 (x - low) / (high - low), for the four stick channels only: common practice, no source.</remarks>
 public sealed record ChannelSpan
 {
     /// <summary>What arrives with the stick at its low end.</summary>

@@ -68,7 +68,7 @@ public sealed record FlightBoard
     public required Microseconds ThrottleLow { get; init; }
 
     /// <summary>How long good frames must be missing until the board knows that the signal is lost.</summary>
-    /// <remarks>From memory: 100 to 300 ms (figures.md, "Signal loss").</remarks>
+    /// <remarks>From memory: 100 to 300 ms.</remarks>
     [Description(
         "How long good frames must be missing until the board knows that the signal is lost, in milliseconds."
     )]

@@ -1,7 +1,7 @@
 namespace Zephyros.Core.Board;
 
 /// <summary>Which of the functions that fly the craft works when several are on: the board has one fixed order for them.</summary>
-/// <remarks>Common practice, no source (job.md 9): return home beats everything, then manual, then position hold, then cruise, then the
+/// <remarks>Common practice, no source: return home beats everything, then manual, then position hold, then cruise, then the
 /// levelling functions; none selected is rate flight.</remarks>
 public static class FlightFunctions
 {
@@ -18,7 +18,7 @@ public static class FlightFunctions
     /// <summary>True for a function that flies the craft.</summary>
     public static bool Flies(FunctionKind kind) => Array.IndexOf(ByPriority, kind) >= 0;
 
-    /// <summary>True for a function that starts only once the board has a position fix (job.md 9: it cannot be tested indoors).</summary>
+    /// <summary>True for a function that starts only once the board has a position fix (it cannot be tested indoors).</summary>
     public static bool NeedsFix(FunctionKind kind) =>
         kind is FunctionKind.ReturnHome or FunctionKind.PositionHold or FunctionKind.Cruise;
 

@@ -4,7 +4,7 @@ using Zephyros.Core.Units;
 
 namespace Zephyros.Core.Board;
 
-/// <summary>What the board does after it knows that the signal is lost (job.md 10; times in figures.md "Signal loss", from memory).</summary>
+/// <summary>What the board does after it knows that the signal is lost (times from memory).</summary>
 public sealed record LossSettings
 {
     /// <summary>How long the board waits for frames before its procedure begins; 0 when it begins at once.</summary>

@@ -1,6 +1,6 @@
 namespace Zephyros.Core.Board;
 
-/// <summary>What the motors do, in the order of hazard (proof.md "Board").</summary>
+/// <summary>What the motors do, in the order of hazard.</summary>
 public enum MotorLevel
 {
     /// <summary>They stand.</summary>

@@ -3,7 +3,7 @@ using Zephyros.Core.Wire;
 namespace Zephyros.Core.Board;
 
 /// <summary>Ranks the ports of a board for a receiver that speaks a format.</summary>
-/// <remarks>Common practice, no source (job.md 7): one-way formats need the receive pad alone, two-way formats both, crossed; a line that
+/// <remarks>Common practice, no source: one-way formats need the receive pad alone, two-way formats both, crossed; a line that
 /// idles low needs an inverter; exactly one port is the receiver's.</remarks>
 public static class PortChoices
 {

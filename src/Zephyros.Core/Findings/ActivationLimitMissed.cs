@@ -73,7 +73,7 @@ public sealed class ActivationLimitMissed : IFindingRule
             Title = $"{forced.Label} does not hold the controller back",
             What = $"Locked, the throttle sends {sent} on the wire; the board becomes active above {limit}.",
             Why = "The first stage already activates the controller: a bump can make the craft leap.",
-            Provenance = "Common practice, no source (figures.md, “Two-stage arming”).",
+            Provenance = "Common practice, no source.",
             MayBeJustified = true,
             Fixes =
             [

@@ -19,7 +19,7 @@ public sealed class AnnouncementNotEnabled : IFindingRule
             Title = $"“{announcement.Value.Says}” is never said",
             What = "The announcement is defined, but its tick is missing.",
             Why = "The pilot waits for a voice that stays silent, and takes silence for “nothing happened”.",
-            Provenance = "Common practice, no source (job.md 6).",
+            Provenance = "Common practice, no source.",
             MayBeJustified = true,
             Fixes =
             [

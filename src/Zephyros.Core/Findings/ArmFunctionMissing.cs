@@ -26,7 +26,7 @@ public sealed class ArmFunctionMissing : IFindingRule
             Title = "Nothing arms this craft yet",
             What = "The board has no arm function.",
             Why = "The craft cannot fly, and nothing about its start can be judged before it is known what arms it.",
-            Provenance = "Common practice, no source (job.md 9): arm with a switch, never with stick positions.",
+            Provenance = "Common practice, no source: arm with a switch, never with stick positions.",
             MayBeJustified = true,
             Fixes = [.. Fixes(plan)],
         };

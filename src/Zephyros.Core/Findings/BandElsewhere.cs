@@ -31,7 +31,7 @@ public sealed class BandElsewhere : IFindingRule
                 $"In region {(air.Region == LinkRegion.One ? 1 : 2)} of the radio regulations links below one gigahertz use about {usual} MHz.",
             Why = "Transmitting there may be against the law, and a receiver made for the other band never binds.",
             Provenance =
-                "Regions: ITU Radio Regulations, Article 5. Bands: common practice, no source (job.md 3). National law decides.",
+                "Regions: ITU Radio Regulations, Article 5. Bands: common practice, no source. National law decides.",
             MayBeJustified = true,
             Fixes =
             [

@@ -29,7 +29,7 @@ public sealed class BandTooNear : IFindingRule
                 Why =
                     "A value that trembles across the edge switches the function on and off while nobody moves anything.",
                 Provenance =
-                    "Room for jitter: common practice, no source (job.md 9). 5 µs where nothing was measured: our own figure.",
+                    "Room for jitter: common practice, no source. 5 µs where nothing was measured: our own figure.",
                 MayBeJustified = true,
                 Fixes = [.. Fit(plan, rows, room.Function)],
             };

@@ -27,7 +27,7 @@ public sealed class FamilyDiffers : IFindingRule
                 Title = $"{module.Label} and the receiver speak different {(family ? "families" : "sub-families")}",
                 What = $"The module is set to {ours}, the receiver is {theirs}.",
                 Why = "They do not understand each other: it never binds. The receiver's kind decides.",
-                Provenance = "Common practice, no source (job.md 3).",
+                Provenance = "Common practice, no source.",
                 MayBeJustified = false,
                 Fixes = family ? [] : [Follow(plan.Setup, id, theirs)],
             };

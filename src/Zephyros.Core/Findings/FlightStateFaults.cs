@@ -38,7 +38,7 @@ public sealed class FlightStateFaults : IFindingRule
             Title = "The flight states reach no channel",
             What = "No chain takes a value from them and no condition asks for them.",
             Why = "Setting up flight states alone does nothing: the board never learns of them.",
-            Provenance = "Common practice, no source (job.md 6).",
+            Provenance = "Common practice, no source.",
             MayBeJustified = true,
             Fixes = [],
         };

@@ -38,7 +38,7 @@ public sealed class FunctionShadowed : IFindingRule
                     $"Wherever its control switches {function.Label} on, {stronger} is on too, and the board gives that the way.",
                 Why = "The pilot believes in one way of flying and gets another.",
                 Provenance =
-                    "Common practice, no source (job.md 9): return home, manual, position hold, cruise, then the levelling functions.",
+                    "Common practice, no source: return home, manual, position hold, cruise, then the levelling functions.",
                 MayBeJustified = true,
                 Fixes = [],
             };

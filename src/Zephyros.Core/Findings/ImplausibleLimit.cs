@@ -36,7 +36,7 @@ public sealed class ImplausibleLimit : IFindingRule
             What =
                 $"“{condition.Label}” compares {sensor.Label} with {sensor.Words(test.Limit)}; the sensor means {sensor.Lowest} to {sensor.Words(sensor.Highest)}.",
             Why = "The condition will not come when it is needed. A limit typed ten times too large has happened.",
-            Provenance = "Common practice, no source (job.md 6): check plausibility.",
+            Provenance = "Common practice, no source: check plausibility.",
             MayBeJustified = true,
             Fixes = [.. Fixes(setup, id, condition, test, sensor)],
         };

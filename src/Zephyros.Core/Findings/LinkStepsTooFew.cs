@@ -44,7 +44,7 @@ public sealed class LinkStepsTooFew : IFindingRule
             Title = $"{control.Name} loses positions on {number}",
             What = $"The link gives this channel {steps} steps: {string.Join("; ", merged)} arrive.",
             Why = "What is meant for one position happens in the other as well, or never.",
-            Provenance = "Common practice, no source: some links carry few steps on auxiliary channels (job.md 3).",
+            Provenance = "Common practice, no source: some links carry few steps on auxiliary channels.",
             MayBeJustified = true,
             Fixes = [.. Roomier(plan, channel, control)],
         };

@@ -28,7 +28,7 @@ public sealed class ModuleNotAlone : IFindingRule
                 on.Length == 0
                     ? "Nothing is sent."
                     : "They disturb each other, and the receiver may listen to the wrong one.",
-            Provenance = "Common practice, no source (job.md 3).",
+            Provenance = "Common practice, no source.",
             MayBeJustified = false,
             Fixes =
             [

@@ -97,7 +97,7 @@ public sealed class NameDoesNotFit : IFindingRule
             What = $"It {problem}.",
             Why =
                 "What is typed into the transmitter would be cut off or look like another name, and the sheet would no longer match it.",
-            Provenance = "Common practice, no source (job.md 1): a short form that fits and no stray leading spaces.",
+            Provenance = "Common practice, no source: a short form that fits and no stray leading spaces.",
             MayBeJustified = true,
             Fixes =
             [

@@ -25,7 +25,7 @@ public sealed class OverrideNotEnabled : IFindingRule
             What =
                 $"It would force channel {channel.Number.Value} ({channel.Label}) to {forced.Value} while “{condition}” holds, but its tick is missing.",
             Why = "An override that is not enabled does nothing: an unticked lock does not lock.",
-            Provenance = "Common practice, no source (job.md 6).",
+            Provenance = "Common practice, no source.",
             MayBeJustified = true,
             Fixes =
             [

@@ -24,7 +24,7 @@ public sealed class ReceiverNeedsBattery : IFindingRule
             What = $"The pads of {port.Label} have no power from USB.",
             Why =
                 "Setting up on USB, the board sees no signal. With the flight battery it does: propellers off, a current limiter on first power-up, and mind that the video transmitter gets hot.",
-            Provenance = "Common practice, no source (job.md 7).",
+            Provenance = "Common practice, no source.",
             MayBeJustified = true,
             Fixes =
             [

@@ -48,7 +48,7 @@ public sealed class ReceiverPortSettings : IFindingRule
                 set.Length > wanted.Length
                     ? "The board takes one of them, or neither, and the fault comes and goes with restarts."
                     : "The board sees no signal and will not arm.",
-            Provenance = "Common practice, no source: exactly one port is the receiver's (job.md 7).",
+            Provenance = "Common practice, no source: exactly one port is the receiver's.",
             MayBeJustified = false,
             Fixes =
             [

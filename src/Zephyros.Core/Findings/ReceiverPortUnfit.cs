@@ -25,7 +25,7 @@ public sealed class ReceiverPortUnfit : IFindingRule
             Title = $"{setup.Board.Ports[present.Port].Label} cannot read the receiver",
             What = string.Join(" ", present.Reasons),
             Why = "The board sees no signal, or garbage. It will not arm, and the fault looks like a dead receiver.",
-            Provenance = "Common practice, no source (job.md 7).",
+            Provenance = "Common practice, no source.",
             MayBeJustified = true,
             Fixes =
             [

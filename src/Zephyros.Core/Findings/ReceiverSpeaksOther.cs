@@ -22,7 +22,7 @@ public sealed class ReceiverSpeaksOther : IFindingRule
             Title = "Receiver and board are set to different formats",
             What = $"The receiver is set to {speaks.Describe().Name}, the board to {plan.Wire.Name}.",
             Why = "The board sees no signal. It will not arm, and the fault looks like a dead receiver.",
-            Provenance = "Common practice, no source (job.md 3 and 7).",
+            Provenance = "Common practice, no source.",
             MayBeJustified = false,
             Fixes =
             [

@@ -40,7 +40,7 @@ public sealed class ReservedChannelShared : IFindingRule
             What = $"The link carries channel 5 (AUX 1) as on and off only, for arming: {what}.",
             Why = "What shares it changes together with arming, or does not arrive at all.",
             Provenance =
-                "Common practice, no source: some links reserve channel 5 for arming as a pure on/off channel (job.md 3).",
+                "Common practice, no source: some links reserve channel 5 for arming as a pure on/off channel.",
             MayBeJustified = true,
             Fixes = [],
         };

@@ -32,7 +32,7 @@ public sealed class SafeEndsDiffer : IFindingRule
             What = $"Safe is away from the pilot on {Names(away)}; towards the pilot on {Names(towards)}.",
             Why =
                 "In a panic every switch goes to its safe end. That works only when it is the same direction on all of them.",
-            Provenance = "Common practice, no source (job.md 1).",
+            Provenance = "Common practice, no source.",
             MayBeJustified = true,
             Fixes =
             [

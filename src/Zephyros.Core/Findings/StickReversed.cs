@@ -31,7 +31,7 @@ public sealed class StickReversed : IFindingRule
                     stick == StickAxis.Throttle
                         ? "The craft gives full power with the stick down, and does not arm."
                         : "The craft turns against the stick, and nobody can fly it like that.",
-                Provenance = "Common practice, no source: up, right and forward are larger (job.md 4).",
+                Provenance = "Common practice, no source: up, right and forward are larger.",
                 MayBeJustified = false,
                 Fixes =
                 [

@@ -9,7 +9,7 @@ namespace Zephyros.Core.Findings;
 /// <summary>The throttle stick at its low end does not get below the board's throttle-low limit.</summary>
 public sealed class ThrottleNeverLow : IFindingRule
 {
-    // Common practice, no source: the limit goes about 10 us above the low end (figures.md).
+    // Common practice, no source: the limit goes about 10 us above the low end.
     private const double Above = 10;
 
     /// <inheritdoc />

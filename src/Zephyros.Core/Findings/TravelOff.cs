@@ -46,7 +46,7 @@ public sealed class TravelOff : IFindingRule
                 off.Select(c => $"{c.Axis.Word()} arrives from {c.Raw.Low} over {c.Raw.Centre} to {c.Raw.High}.")
             ),
             Why = string.Join(" ", off.Select(Consequence)),
-            Provenance = "Common practice, no source (job.md 8).",
+            Provenance = "Common practice, no source.",
             MayBeJustified = true,
             Fixes =
             [

@@ -50,7 +50,7 @@ public sealed record SwitchControl : PlacedControl
     }
 
     /// <summary>The value at a position: the measured one, or evenly spaced from -100 to +100.</summary>
-    /// <remarks>Common practice, no source (figures.md, "Switches").</remarks>
+    /// <remarks>Common practice, no source.</remarks>
     public Percent ValueAt(int position) =>
         Readings.Length == Positions
             ? Readings[position - 1]

@@ -7,7 +7,7 @@ using Zephyros.Core.Setups;
 namespace Zephyros.Core.Judgement;
 
 /// <summary>What pilots see go wrong at the bench, and what is behind it.</summary>
-/// <remarks>Symptoms and their causes: common practice, no source (job.md 4, 8, 9, 10). What a setup shows of them is worked out.</remarks>
+/// <remarks>Symptoms and their causes: common practice, no source. What a setup shows of them is worked out.</remarks>
 public static class SymptomList
 {
     /// <summary>Every symptom, with its causes ranked for a setup.</summary>

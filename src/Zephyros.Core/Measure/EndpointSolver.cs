@@ -9,7 +9,7 @@ namespace Zephyros.Core.Measure;
 
 /// <summary>Works out, from what the board shows at the ends and the centre of each stick, the settings that make it show 1000, 1500 and
 /// 2000 µs.</summary>
-/// <remarks>Both schools are common practice, no source (job.md 8): the board scales the measured span, or the transmitter's ends are
+/// <remarks>Both schools are common practice, no source: the board scales the measured span, or the transmitter's ends are
 /// changed. Limits 10 µs inside the ends and the board's centre at the measured one: the same.</remarks>
 public static class EndpointSolver
 {
@@ -17,7 +17,7 @@ public static class EndpointSolver
     private const double High = 2000;
     private const double Half = 500;
 
-    // From the lowest to the highest centre that count as one; and how far off 1500 µs a centre may be (figures.md).
+    // From the lowest to the highest centre that count as one; and how far off 1500 µs a centre may be.
     private const double AgreeWithin = 6;
     private const double CentreWithin = 3;
 

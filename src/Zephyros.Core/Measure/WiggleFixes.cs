@@ -6,7 +6,7 @@ using Zephyros.Core.Wire;
 namespace Zephyros.Core.Measure;
 
 /// <summary>What to do about what a wiggle test has shown. The order is put right in one place only.</summary>
-/// <remarks>Three places: transmitter, board, or the leads of a receiver with separate outputs; common practice, no source (job.md 4).</remarks>
+/// <remarks>Three places: transmitter, board, or the leads of a receiver with separate outputs; common practice, no source.</remarks>
 public static class WiggleFixes
 {
     /// <summary>The things to do, any one of each group; none while the arrival is not certain, or when it is right.</summary>

@@ -6,8 +6,8 @@ namespace Zephyros.Core.Measure;
 
 /// <summary>Finds out which bar each stick moves, from any of the observations in any order.</summary>
 /// <remarks>The bars of a board show only the combination of the transmitter's order and the board's map; read one side and the other
-/// follows. Three observations settle the order, the fourth channel's direction still needs its own: common practice, no source
-/// (job.md 4). All 384 ways are gone through, so nothing is called certain that another way contradicts.</remarks>
+/// follows. Three observations settle the order, the fourth channel's direction still needs its own: common practice, no source.
+/// All 384 ways are gone through, so nothing is called certain that another way contradicts.</remarks>
 public static class WiggleSolver
 {
     /// <summary>What follows from what was seen.</summary>

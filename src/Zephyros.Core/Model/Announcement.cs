@@ -6,7 +6,7 @@ namespace Zephyros.Core.Model;
 
 /// <summary>Something that the transmitter says aloud when a condition begins to hold, or when the board reports it.</summary>
 /// <remarks>Said by a switch it may be wrong, because the board may refuse; said by a latch it is truer; only the board's own report is
-/// true (job.md 6).</remarks>
+/// true.</remarks>
 public sealed record Announcement
 {
     /// <summary>What is said.</summary>
@@ -29,7 +29,7 @@ public sealed record Announcement
     public string? When { get; init; }
 
     /// <summary>It is said again after this time while the condition holds; null when it is said once. Practice: 2 s for an alarm, 15 to
-    /// 60 s for a reminder (figures.md).</summary>
+    /// 60 s for a reminder.</summary>
     [Description("It is said again after this time while the condition holds; without one it is said once.")]
     [Range(1000, 120000)]
     public Milliseconds? Every { get; init; }

@@ -6,7 +6,7 @@ namespace Zephyros.Core.Path;
 
 /// <summary>What an axis value makes the craft do.</summary>
 /// <remarks>Common practice, no source: throttle up is a larger value, right is larger, stick forward is larger and means nose
-/// down (job.md 4); the board takes 1000 to 2000 us for full travel and holds what lies beyond (job.md 8).</remarks>
+/// down; the board takes 1000 to 2000 us for full travel and holds what lies beyond.</remarks>
 public static class CraftResponse
 {
     private const double HalfTravel = 500;

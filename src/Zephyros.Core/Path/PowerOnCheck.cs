@@ -7,7 +7,7 @@ namespace Zephyros.Core.Path;
 
 /// <summary>Derives which controls the radio must warn about at switch-on, and where they must stand: everything that can arm, move
 /// the throttle or start a motor.</summary>
-/// <remarks>Common practice, no source: the radio refuses to start quietly with the arm switch on or the throttle up (job.md 2).</remarks>
+/// <remarks>Common practice, no source: the radio refuses to start quietly with the arm switch on or the throttle up.</remarks>
 public static class PowerOnCheck
 {
     private const string AtStart = "start position";

@@ -6,11 +6,11 @@ using Zephyros.Core.Units;
 namespace Zephyros.Core.Path;
 
 /// <summary>Finds a channel on which the signal quality can travel to the goggles, and says how to see that it does.</summary>
-/// <remarks>Common practice, no source (job.md 11): channel 8 or lower is safe; the channel must lie within the link's count and nothing
+/// <remarks>Common practice, no source: channel 8 or lower is safe; the channel must lie within the link's count and nothing
 /// else may use it; a receiver that puts it there lets it fall to about 12 when the transmitter goes off.</remarks>
 public static class QualityChannels
 {
-    /// <summary>What is left of the quality that a receiver shows once the transmitter is off; common practice, no source (figures.md).</summary>
+    /// <summary>What is left of the quality that a receiver shows once the transmitter is off; common practice, no source.</summary>
     public static readonly Percent Residue = new(12);
 
     private const int SafeUpTo = 8;

@@ -8,8 +8,7 @@ namespace Zephyros.Core.Proof;
 /// <summary>Cuts the travel of a stick, a dial or a sensor into cells, so that no comparison on the path tells two values of one cell
 /// apart, whatever the conditions and the flight state are.</summary>
 /// <remarks>Every value of the transmitter's grid is accounted for: a stretch is halved until every comparison is decided in it, or it is
-/// a single value. A comparison that depends on a second continuous input may stay undecided; the run on ranges then branches.
-/// Proof.md, "Cells".</remarks>
+/// a single value. A comparison that depends on a second continuous input may stay undecided; the run on ranges then branches.</remarks>
 internal sealed class CellBuilder
 {
     // What the input does not move.

@@ -46,7 +46,7 @@ internal sealed class ProofScope
     // The transmitter's own grid: from memory, 11 bits and the centre.
     private const int GridSteps = 2048;
 
-    // A stick that is lower than this is low, whatever the board's limit: common practice, no source (figures.md, throttle lock).
+    // A stick that is lower than this is low, whatever the board's limit: common practice, no source.
     private const double LowestLimit = -98;
 
     private readonly int pieces;

@@ -2,8 +2,8 @@ namespace Zephyros.Core.Proof;
 
 /// <summary>Plays what an exploration found on the bench. Where it does not come out so, looks again: with the cells that leave something
 /// open cut finer, past the move that did not come out, and with one value of each cell.</summary>
-/// <remarks>Proof.md, "Verdicts": "if the replay fails, split cells or add timer order and search again". Looking past a move stands in
-/// for the order of timers: another sequence, in which they end in time, may break the promise too.</remarks>
+/// <remarks>Looking past a move stands in for the order of the board's timers: another sequence, in which they end in time, may break the
+/// promise too.</remarks>
 internal sealed class Trials(Prover prover, PromiseCheck check)
 {
     // So many moves that do not come out are looked past.

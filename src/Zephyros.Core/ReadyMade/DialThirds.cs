@@ -7,7 +7,7 @@ using Zephyros.Core.Units;
 namespace Zephyros.Core.ReadyMade;
 
 /// <summary>A dial used as a switch with three positions: beyond a third to either side counts as an end.</summary>
-/// <remarks>Common practice, no source: outside 33 % counts as an end position (figures.md).</remarks>
+/// <remarks>Common practice, no source: outside 33 % counts as an end position.</remarks>
 public sealed class DialThirds : IReadyMade
 {
     private const double Third = 33;

@@ -6,7 +6,7 @@ using Zephyros.Core.Units;
 namespace Zephyros.Core.ReadyMade;
 
 /// <summary>A dial that limits the throttle's travel and keeps its low end.</summary>
-/// <remarks>Common practice, no source: out = (t + 100) x m - 100 (figures.md, "Small sums").</remarks>
+/// <remarks>Common practice, no source: out = (t + 100) x m - 100.</remarks>
 public sealed class ThrottleLimiter : IReadyMade
 {
     /// <inheritdoc />

@@ -8,7 +8,7 @@ using Zephyros.Core.Units;
 namespace Zephyros.Core.ReadyMade;
 
 /// <summary>Holds the throttle at its lowest until the arm switch is put on while the throttle is low.</summary>
-/// <remarks>Common practice, no source: both schools of figures.md, "Throttle lock".</remarks>
+/// <remarks>Common practice, no source: both schools of the trade.</remarks>
 public sealed class ThrottleLock : IReadyMade
 {
     private const string AtOnce = "at-once";

@@ -7,7 +7,7 @@ namespace Zephyros.Core.ReadyMade;
 
 /// <summary>Arming in two stages: the first switch spins the motors at idle with the controller inactive, the second unlocks the
 /// throttle and raises its low end just over the board's activation limit.</summary>
-/// <remarks>Common practice, no source (job.md 9; figures.md, "Two-stage arming").</remarks>
+/// <remarks>Common practice, no source.</remarks>
 public sealed class TwoStageArming : IReadyMade
 {
     // The raised end lies so far above the limit: one step of a coarse transmitter and the rounding of the wire fit in.

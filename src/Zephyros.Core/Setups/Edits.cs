@@ -162,7 +162,7 @@ public static class Edits
     /// <param name="sensor">The id of the sensor.</param>
     public static SetupEdit QualityByTransmitter(Setup setup, ChannelNumber number, string sensor)
     {
-        // Scale 200 %, shift -100: 0 to 100 becomes the full travel; common practice, no source (figures.md).
+        // Scale 200 %, shift -100: 0 to 100 becomes the full travel; common practice, no source.
         var channel = new Channel
         {
             Number = number,

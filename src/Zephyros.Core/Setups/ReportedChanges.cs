@@ -4,8 +4,7 @@ using Zephyros.Core.Model;
 
 namespace Zephyros.Core.Setups;
 
-/// <summary>Lets the board's own report set off every announcement that the pilot needs: the best that telemetry makes available
-/// (job.md, where practitioners differ).</summary>
+/// <summary>Lets the board's own report set off every announcement that the pilot needs: the best that telemetry makes available.</summary>
 public static class ReportedChanges
 {
     /// <summary>The setup with an announcement, set off by report, for every change that the pilot must know of. Announcements that are there keep their words.</summary>

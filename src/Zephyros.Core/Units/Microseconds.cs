@@ -1,7 +1,7 @@
 namespace Zephyros.Core.Units;
 
 /// <summary>A servo pulse or channel value in microseconds; 1500 is neutral, 1000 to 2000 is full travel to a board.</summary>
-/// <remarks>Neutral and travel: common practice, no source (figures.md, "Servo pulse").</remarks>
+/// <remarks>Neutral and travel: common practice, no source.</remarks>
 public readonly record struct Microseconds(double Value) : IQuantity<Microseconds>
 {
     /// <summary>The neutral pulse, 1500 us.</summary>

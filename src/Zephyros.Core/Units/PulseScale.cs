@@ -1,7 +1,7 @@
 namespace Zephyros.Core.Units;
 
 /// <summary>How many microseconds a transmitter puts on one percent.</summary>
-/// <remarks>Common practice, no source (figures.md, "Percent, microseconds, counts").</remarks>
+/// <remarks>Common practice, no source.</remarks>
 public enum PulseScale
 {
     /// <summary>100 % is 512 us either side of 1500: 988 to 2012.</summary>

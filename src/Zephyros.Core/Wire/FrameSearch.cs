@@ -2,7 +2,7 @@ namespace Zephyros.Core.Wire;
 
 /// <summary>Finds the frames of a format in a stream of bytes that may start anywhere, be split anywhere and be damaged.</summary>
 /// <remarks>It locks on after a gap before a frame, or when two good frames stand back to back; once locked it takes frame after frame
-/// until one is damaged, and then looks again from the next byte (figures.md, "Wire formats"). Not safe for use by several threads.</remarks>
+/// until one is damaged, and then looks again from the next byte. Not safe for use by several threads.</remarks>
 public abstract class FrameSearch
 {
     private readonly byte[] held;

@@ -75,7 +75,7 @@ public sealed class RadioWayTests
         Assert.Equal(Run(), Run());
     }
 
-    // Common practice, no source: about 12 % are left when the transmitter is off (figures.md).
+    // Common practice, no source: about 12 % are left when the transmitter is off.
     [Theory]
     [InlineData(ReceiverLoss.Hold)]
     [InlineData(ReceiverLoss.Preset)]

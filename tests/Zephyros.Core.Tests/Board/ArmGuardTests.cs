@@ -67,7 +67,7 @@ public sealed class ArmGuardTests
         }
     }
 
-    // Both schools of disarming (job.md, "Where practitioners differ").
+    // Both schools of disarming.
     [Theory]
     [InlineData(false, 1500, false)]
     [InlineData(false, 1000, false)]
@@ -83,7 +83,7 @@ public sealed class ArmGuardTests
         Assert.False(BoardMachine.Elapse(board, armed, BoardTimer.FramesMissing, fix: false).Armed);
     }
 
-    // Common practice, no source (figures.md): the board activates control at 1060 us.
+    // Common practice, no source: the board activates control at 1060 us.
     [Theory]
     [InlineData(null, 1000, Off, MotorLevel.Idle)]
     [InlineData(null, 1015, Off, MotorLevel.Thrust)]

@@ -62,7 +62,7 @@ public sealed class BoardMachineTests
         Gen.Char["rRaALP"].Array[0, 14].Select(letters => new string(letters));
 
     // What an armed board does about a loss, for each procedure: L = frames missing for long enough, G = the grace time is over,
-    // Z = landed, M = a good frame with a deflected stick, T = the throttle was low for long, F and f = a position fix comes and goes. Common practice, no source (job.md 10).
+    // Z = landed, M = a good frame with a deflected stick, T = the throttle was low for long, F and f = a position fix comes and goes. Common practice, no source.
     [Theory]
     [InlineData("raL", LossProcedure.Stop, FlightRecovery.AtOnce, BoardSignal.Grace, true)]
     [InlineData("raLa", LossProcedure.Stop, FlightRecovery.AtOnce, BoardSignal.Good, true)]

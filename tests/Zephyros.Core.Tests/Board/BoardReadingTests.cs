@@ -5,7 +5,7 @@ namespace Zephyros.Core.Tests.Board;
 
 public sealed class BoardReadingTests
 {
-    // Bands are half-open, [low, high): from memory (figures.md). Gannet's throttle is channel 1; it arms on AUX 5.
+    // Bands are half-open, [low, high): from memory. Gannet's throttle is channel 1; it arms on AUX 5.
     [Theory]
     [InlineData(1699.9, false)]
     [InlineData(1700, true)]

@@ -6,7 +6,7 @@ namespace Zephyros.Core.Tests.Board;
 
 public sealed class FlightFunctionTests
 {
-    // Common practice, no source (job.md 9): all 64 combinations against the order as a plain list.
+    // Common practice, no source: all 64 combinations against the order as a plain list.
     [Fact]
     public void The_strongest_function_that_is_on_flies_the_craft()
     {

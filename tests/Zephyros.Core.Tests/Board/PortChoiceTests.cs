@@ -6,7 +6,7 @@ namespace Zephyros.Core.Tests.Board;
 
 public sealed class PortChoiceTests
 {
-    // Common practice, no source (job.md 7): the whole table of inverter, pads and format.
+    // Common practice, no source: the whole table of inverter, pads and format.
     [Theory]
     [InlineData(WireFormat.Packed16, PortInverter.Fixed, PortPads.ReceiveOnly, PortFit.Fits)]
     [InlineData(WireFormat.Packed16, PortInverter.BySetting, PortPads.Both, PortFit.WithCare)]

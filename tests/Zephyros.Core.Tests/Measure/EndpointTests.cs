@@ -12,7 +12,7 @@ namespace Zephyros.Core.Tests.Measure;
 
 public sealed class EndpointTests
 {
-    // Common practice, no source (figures.md): a board shows 987 to 2011; told so, it reads 1000 to 2000.
+    // Common practice, no source: a board shows 987 to 2011; told so, it reads 1000 to 2000.
     [Fact]
     public void The_board_is_told_the_span()
     {

@@ -64,7 +64,7 @@ public sealed class WiggleTests
         }
     }
 
-    // Common practice, no source (job.md 4): three observations settle the order, the fourth direction needs its own.
+    // Common practice, no source: three observations settle the order, the fourth direction needs its own.
     [Fact]
     public void Three_wiggles_settle_the_order_and_the_fourth_its_direction()
     {

@@ -6,7 +6,7 @@ namespace Zephyros.Core.Tests.Model;
 
 public sealed class ModelPlanTests
 {
-    // Common practice, no source (figures.md): scale 200 %, shift -100 turns 0..100 into full range; 91 -> +82.
+    // Common practice, no source: scale 200 %, shift -100 turns 0..100 into full range; 91 -> +82.
     [Theory]
     [InlineData(0, -100)]
     [InlineData(50, 0)]

@@ -4,7 +4,7 @@ namespace Zephyros.Core.Tests.OutsideChecks;
 
 public sealed class LinkBudgetTests
 {
-    // Published: ITU-R P.525, unrounded from c = 299 792 458 m/s; figures worked out by another library (stack.md).
+    // Published: ITU-R P.525, unrounded from c = 299 792 458 m/s; figures worked out by another library.
     [Theory]
     [InlineData(868, 1, 91.2182)]
     [InlineData(915, 1, 91.6762)]
@@ -23,7 +23,7 @@ public sealed class LinkBudgetTests
             0.05
         );
 
-    // From memory (figures.md): usual sensitivities by packet rate.
+    // From memory: usual sensitivities by packet rate.
     [Theory]
     [InlineData(500, -105)]
     [InlineData(250, -108)]

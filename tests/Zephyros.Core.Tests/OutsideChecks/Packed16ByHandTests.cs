@@ -2,7 +2,7 @@ using Zephyros.Core.Wire.Packed16;
 
 namespace Zephyros.Core.Tests.OutsideChecks;
 
-/// <summary>A Packed 16 frame worked out on paper, bit by bit. The layout is from memory (figures.md).</summary>
+/// <summary>A Packed 16 frame worked out on paper, bit by bit. The layout is from memory.</summary>
 public sealed class Packed16ByHandTests
 {
     // Channel:   1           2           3           4           5           6           7           8

@@ -74,7 +74,7 @@ public sealed class PercentAndPulseTests
         Assert.Equal("channel 9 (AUX 5)", ChannelNumber.FromAux(5).ToString());
     }
 
-    // Arithmetic of figures.md: 25 bytes x 12 bits / 100 000 baud.
+    // Arithmetic: 25 bytes x 12 bits / 100 000 baud.
     [Fact]
     public void A_packed_frame_takes_three_milliseconds() => Assert.Equal(3.000, Packed16.TimeOnWire.Value, 9);
 }

@@ -3,7 +3,7 @@ using Zephyros.Core.Units;
 
 namespace Zephyros.Core.Tests.OutsideChecks;
 
-/// <summary>The uneven six-position switch of figures.md. Common practice, no source: a nine-point curve with free x meets every wanted
+/// <summary>An uneven six-position switch. Common practice, no source: a nine-point curve with free x meets every wanted
 /// value within 1, and 2 to 3 are close enough.</summary>
 public sealed class SixPositionCurveTests
 {

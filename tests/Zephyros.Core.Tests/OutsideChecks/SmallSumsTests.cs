@@ -5,7 +5,7 @@ using Zephyros.Core.Units;
 
 namespace Zephyros.Core.Tests.OutsideChecks;
 
-/// <summary>The small sums that the trade does by hand (figures.md), done by the ready-made chains.</summary>
+/// <summary>The small sums that the trade does by hand, done by the ready-made chains.</summary>
 public sealed class SmallSumsTests
 {
     // Common practice, no source: out = (t + 100) x m - 100 with m = 0.75 + 0.25 x d/100 keeps the low end.

@@ -7,7 +7,7 @@ using static Zephyros.Core.Tests.Build;
 
 namespace Zephyros.Core.Tests.OutsideChecks;
 
-/// <summary>A board that reads three channels together. Common practice, no source: the table of figures.md, in percent.</summary>
+/// <summary>A board that reads three channels together. Common practice, no source: the table as the trade uses it, in percent.</summary>
 public sealed class ThreeChannelTableTests
 {
     private static readonly string[] Channels = ["arm", "mode", "beeper"];

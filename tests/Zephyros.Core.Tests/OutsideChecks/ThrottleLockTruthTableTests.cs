@@ -1,6 +1,6 @@
 namespace Zephyros.Core.Tests.OutsideChecks;
 
-/// <summary>The throttle lock against its truth table. Common practice, no source (figures.md): set by "arm switch on and throttle below
+/// <summary>The throttle lock against its truth table. Common practice, no source: set by "arm switch on and throttle below
 /// -98 %"; cleared by "arm switch off" (multirotor) or by "arm switch off and throttle below -98 %" (fixed wing); while not set,
 /// the throttle is forced to -100 %.</summary>
 public sealed class ThrottleLockTruthTableTests

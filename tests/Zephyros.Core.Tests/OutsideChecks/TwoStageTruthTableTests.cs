@@ -5,7 +5,7 @@ using Zephyros.Core.Proof;
 
 namespace Zephyros.Core.Tests.OutsideChecks;
 
-/// <summary>Two-stage arming against its truth table. Common practice, no source (job.md 9, figures.md): the board activates control at
+/// <summary>Two-stage arming against its truth table. Common practice, no source: the board activates control at
 /// 1060 us and idles below; the low end is 1070 us while unlocked, and the throttle is forced to its lowest while locked. Order: second
 /// switch off, arm, throttle down, second switch on; disarm, second switch off.</summary>
 public sealed class TwoStageTruthTableTests
@@ -47,7 +47,7 @@ public sealed class TwoStageTruthTableTests
         Assert.Equal(motors, bench.Snapshot("throttle").Motors);
     }
 
-    // "A raised throttle at the second step makes it jump" (job.md 9), unless the transmitter asks for a low throttle there.
+    // "A raised throttle at the second step makes it jump", unless the transmitter asks for a low throttle there.
     [Theory]
     [InlineData(true, VerdictKind.Proven)]
     [InlineData(false, VerdictKind.Broken)]

@@ -38,7 +38,7 @@ public sealed class WireFactsTests
     private static string Root([System.Runtime.CompilerServices.CallerFilePath] string path = "") =>
         System.IO.Path.GetFullPath(System.IO.Path.Combine(System.IO.Path.GetDirectoryName(path)!, "../../.."));
 
-    // Arithmetic of figures.md, "Wire formats": bytes x bits per byte / baud.
+    // Arithmetic: bytes x bits per byte / baud.
     [Theory]
     [InlineData(WireFormat.Packed16, 3.000)]
     [InlineData(WireFormat.Word14, 2.778)]
@@ -47,7 +47,7 @@ public sealed class WireFactsTests
     public void Frames_take_their_time_on_the_wire(WireFormat format, double ms) =>
         Assert.Equal(ms, format.Describe().TimeOnWire.Value, 3);
 
-    // From memory (figures.md): the centre of a word is 1500 us, one count is 1194/2048 us, full travel of a narrow scale 341..1707.
+    // From memory: the centre of a word is 1500 us, one count is 1194/2048 us, full travel of a narrow scale 341..1707.
     [Theory]
     [InlineData(1024, 1500)]
     [InlineData(341, 1102)]
@@ -55,7 +55,7 @@ public sealed class WireFactsTests
     public void A_fine_word_of_burst_7_stands_for_its_pulse(int count, double us) =>
         Assert.Equal(us, Burst7Format.Fine.Descriptor.ToMicroseconds(count).Value, 0);
 
-    // By hand from the layout of figures.md: id 2 with 1024 is 2 x 2048 + 1024 = 0x1400; the second frame begins with id 7, 0xBC00.
+    // By hand from the layout: id 2 with 1024 is 2 x 2048 + 1024 = 0x1400; the second frame begins with id 7, 0xBC00.
     [Fact]
     public void Words_of_burst_7_by_hand()
     {

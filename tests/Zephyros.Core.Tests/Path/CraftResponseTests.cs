@@ -6,7 +6,7 @@ namespace Zephyros.Core.Tests.Path;
 
 public sealed class CraftResponseTests
 {
-    // Common practice, no source (figures.md): 1100..1900 us unscaled gives 400/500 = 80 % of the rate. Gannet turns at 720 °/s.
+    // Common practice, no source: 1100..1900 us unscaled gives 400/500 = 80 % of the rate. Gannet turns at 720 °/s.
     [Theory]
     [InlineData(1900, 576)]
     [InlineData(1100, -576)]

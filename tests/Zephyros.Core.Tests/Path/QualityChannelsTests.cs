@@ -18,7 +18,7 @@ public sealed class QualityChannelsTests
         Assert.Contains("6 steps", QualityChannels.Free(stepped)[0].Reasons[0], StringComparison.Ordinal);
     }
 
-    // Common practice, no source (figures.md): scale 200 %, shift -100: 0 to -100, 50 to 0, 91 to +82.
+    // Common practice, no source: scale 200 %, shift -100: 0 to -100, 50 to 0, 91 to +82.
     [Theory]
     [InlineData(0, 988)]
     [InlineData(50, 1500)]

@@ -12,7 +12,7 @@ using static Zephyros.Core.Tests.Build;
 namespace Zephyros.Core.Tests.Proof;
 
 /// <summary>Many random steps of a real bench, with any value of the grid and any timing, land in states that the proof has found, each
-/// by a step that it allows: what is proven of the abstraction holds of the bench (proof.md, "Soundness test").</summary>
+/// by a step that it allows: what is proven of the abstraction holds of the bench.</summary>
 public sealed class SoundnessTests
 {
     private static readonly long DemoSteps = Iterations.Of(1) > 1 ? 1_000_000 : 50_000;

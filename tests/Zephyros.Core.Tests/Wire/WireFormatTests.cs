@@ -147,7 +147,7 @@ public sealed class WireFormatTests
         Assert.Equal(1500, snapshot.Received[2].Value, 1.0);
     }
 
-    // Common practice and memory (figures.md, "Wire formats"): 22.5 ms holds nine channels, twelve need 26.7 ms.
+    // Common practice and memory: 22.5 ms holds nine channels, twelve need 26.7 ms.
     [Theory]
     [InlineData(22.5, 9)]
     [InlineData(26.7, 12)]

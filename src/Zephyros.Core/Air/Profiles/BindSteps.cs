@@ -1,6 +1,6 @@
 namespace Zephyros.Core.Air.Profiles;
 
-/// <summary>Steps that every bind has. Common practice, no source (job.md 3).</summary>
+/// <summary>Steps that every bind has. Common practice, no source.</summary>
 internal static class BindSteps
 {
     public static BindStep PropellersOff { get; } =

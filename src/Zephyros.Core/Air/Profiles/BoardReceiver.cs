@@ -3,7 +3,7 @@ using Zephyros.Core.Units;
 namespace Zephyros.Core.Air.Profiles;
 
 /// <summary>A receiver that is part of the board, as on very small craft: no port, no wire, bound by a command.</summary>
-/// <remarks>Common practice, no source (job.md 3, 7).</remarks>
+/// <remarks>Common practice, no source.</remarks>
 internal static class BoardReceiver
 {
     public static LinkProfile Profile { get; } =

@@ -3,7 +3,7 @@ using Zephyros.Core.Units;
 namespace Zephyros.Core.Air.Profiles;
 
 /// <summary>A sub-gigahertz link for distance: slow, and on a band that differs by region.</summary>
-/// <remarks>About 868 MHz in ITU region 1, about 915 MHz in much of regions 2 and 3: common practice, no source (job.md 3).</remarks>
+/// <remarks>About 868 MHz in ITU region 1, about 915 MHz in much of regions 2 and 3: common practice, no source.</remarks>
 internal static class FarReach
 {
     public static LinkProfile Profile { get; } =

@@ -3,7 +3,7 @@ using Zephyros.Core.Units;
 namespace Zephyros.Core.Air.Profiles;
 
 /// <summary>Sixteen channels with full resolution, telemetry, and a receiver whose behaviour on a loss is set at the transmitter.</summary>
-/// <remarks>Common practice, no source (job.md 3, 10).</remarks>
+/// <remarks>Common practice, no source.</remarks>
 internal static class FullStep
 {
     public static LinkProfile Profile { get; } =

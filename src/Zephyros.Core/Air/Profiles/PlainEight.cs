@@ -3,7 +3,7 @@ using Zephyros.Core.Units;
 namespace Zephyros.Core.Air.Profiles;
 
 /// <summary>An older link: eight channels, no telemetry, and a receiver that cannot fall silent.</summary>
-/// <remarks>Common practice, no source (job.md 3, 10).</remarks>
+/// <remarks>Common practice, no source.</remarks>
 internal static class PlainEight
 {
     public static LinkProfile Profile { get; } =

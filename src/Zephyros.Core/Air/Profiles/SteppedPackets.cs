@@ -4,7 +4,7 @@ using Zephyros.Core.Units;
 namespace Zephyros.Core.Air.Profiles;
 
 /// <summary>A packet link whose sticks have full resolution and whose auxiliaries have few steps; channel 5 is for arming.</summary>
-/// <remarks>Common practice, no source (job.md 3); sensitivities from memory (figures.md, "Link budget").</remarks>
+/// <remarks>Common practice, no source; sensitivities from memory.</remarks>
 internal static class SteppedPackets
 {
     private static ImmutableDictionary<string, int> Few { get; } = Stepped(6, 64, 6, 6, 6, 6, 2);

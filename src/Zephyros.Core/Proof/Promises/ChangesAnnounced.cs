@@ -22,7 +22,7 @@ public sealed class ChangesAnnounced : Promise
         "While the signal lasts, arming, disarming and every change of mode are announced as they happen, and nothing announces them when they did not; so are a lost signal and its return.";
 
     /// <inheritdoc />
-    public override string Principle => "The pilot knows: common practice, no source (job.md 6)";
+    public override string Principle => "The pilot knows: common practice, no source";
 
     /// <inheritdoc />
     public override PromiseVerdict? BySettings(SignalPlan plan)

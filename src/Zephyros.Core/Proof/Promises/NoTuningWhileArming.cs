@@ -18,7 +18,7 @@ public sealed class NoTuningWhileArming : Promise
     public override string Title => "Automatic trim or tuning is never on at the moment of arming.";
 
     /// <inheritdoc />
-    public override string Principle => "Exclusive functions: common practice, no source (job.md 9)";
+    public override string Principle => "Exclusive functions: common practice, no source";
 
     /// <inheritdoc />
     public override PromiseVerdict? BySettings(SignalPlan plan) =>

@@ -20,8 +20,7 @@ public sealed class SafeEndIsSafe : Promise
         "Putting a switch to its safe end never lets the motors do more than before, the rest equal (off, idle, idle with control, thrust).";
 
     /// <inheritdoc />
-    public override string Principle =>
-        "In a panic everything goes to the safe end: common practice, no source (job.md 1)";
+    public override string Principle => "In a panic everything goes to the safe end: common practice, no source";
 
     /// <inheritdoc />
     public override IEnumerable<PromiseCheck> Checks(SignalPlan plan) =>

@@ -4,7 +4,7 @@ using Zephyros.Core.Units;
 namespace Zephyros.Core.Wire.Burst7;
 
 /// <summary>Burst 7: seven words in 16 bytes; every word names its channel. Twelve channels take two frames.</summary>
-/// <remarks>Layout from memory (figures.md, "Wire formats"): fade count, system byte, seven 16-bit big-endian words. A fine word has
+/// <remarks>Layout from memory: fade count, system byte, seven 16-bit big-endian words. A fine word has
 /// the channel in bits 14 to 11 and the value in bits 10 to 0, and bit 15 of the first word marks the second frame; a coarse word has the
 /// channel in bits 13 to 10 and the value in bits 9 to 0; 0xFFFF is an unused word. Ids count throttle, roll, pitch, yaw, then the
 /// auxiliary channels: channel n has id n - 1, so a sender of this format sends T A E R. There is no checksum.</remarks>

@@ -3,7 +3,7 @@ using System.Buffers.Binary;
 namespace Zephyros.Core.Wire.Duplex;
 
 /// <summary>The flight battery as the board reports it.</summary>
-/// <remarks>Layout from memory (figures.md, "Wire formats"): type 0x08; tenths of a volt and of an ampere in two bytes each, mAh in three,
+/// <remarks>Layout from memory: type 0x08; tenths of a volt and of an ampere in two bytes each, mAh in three,
 /// percent in one, big-endian.</remarks>
 /// <param name="Decivolts">The voltage in 0.1 V, 0 to 65535.</param>
 /// <param name="Deciamperes">The current in 0.1 A, 0 to 65535.</param>

@@ -1,7 +1,7 @@
 namespace Zephyros.Core.Wire.Duplex;
 
 /// <summary>Duplex packets: packets with length, type and checksum, both ways on two wires.</summary>
-/// <remarks>Layout from memory (figures.md, "Wire formats"): 0xC8, the length of what follows, a type, the payload, and a CRC-8 over type
+/// <remarks>Layout from memory: 0xC8, the length of what follows, a type, the payload, and a CRC-8 over type
 /// and payload. Type 0x16 carries sixteen 11-bit counts packed as in Packed 16.</remarks>
 public sealed class DuplexFormat : SerialCodec
 {

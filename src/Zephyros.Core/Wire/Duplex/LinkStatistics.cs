@@ -1,7 +1,7 @@
 namespace Zephyros.Core.Wire.Duplex;
 
 /// <summary>The link as receiver and transmitter see it; sent towards the board and, as telemetry, back to the hands.</summary>
-/// <remarks>Layout from memory (figures.md, "Wire formats"): ten bytes, type 0x14.</remarks>
+/// <remarks>Layout from memory: ten bytes, type 0x14.</remarks>
 /// <param name="UplinkStrength">The strength at the receiver's two antennas, in dBm, 0 down to -255.</param>
 /// <param name="UplinkQuality">The share of packets that arrive at the receiver, 0 to 100 %.</param>
 /// <param name="UplinkSnr">The ratio of signal to noise there, in dB, -128 to 127.</param>

@@ -3,7 +3,7 @@ using Zephyros.Core.Units;
 namespace Zephyros.Core.Wire.Packed16;
 
 /// <summary>Packed 16: sixteen 11-bit counts, two digital channels and two loss flags in 25 bytes.</summary>
-/// <remarks>Layout and count scale from memory (figures.md, "Wire formats" and "Packed 11-bit count"):
+/// <remarks>Layout and count scale from memory:
 /// us = 880 + 0.625 x count.</remarks>
 public sealed class Packed16Format : SerialCodec
 {

@@ -4,7 +4,7 @@ namespace Zephyros.Core.Wire.Pulses;
 
 /// <summary>Pulse train: every channel is the time from one short mark to the next, one after the other on one wire; a long gap ends the
 /// frame.</summary>
-/// <remarks>Marks of 300 to 400 us and a gap of more than 2.7 ms, from memory (figures.md, "Wire formats").</remarks>
+/// <remarks>Marks of 300 to 400 us and a gap of more than 2.7 ms, from memory.</remarks>
 public sealed class PulseTrainFormat : WireCodec
 {
     /// <summary>The most channels that a receiver puts into one train.</summary>

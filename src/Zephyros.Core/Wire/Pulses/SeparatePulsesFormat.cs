@@ -3,7 +3,7 @@ using Zephyros.Core.Units;
 namespace Zephyros.Core.Wire.Pulses;
 
 /// <summary>Separate pulses: a wire for each channel, a pulse of 1000 to 2000 us on it every 20 ms.</summary>
-/// <remarks>Common practice, no source (figures.md, "Wire formats").</remarks>
+/// <remarks>Common practice, no source.</remarks>
 public sealed class SeparatePulsesFormat : WireCodec
 {
     /// <summary>The most channels that a receiver has outputs for.</summary>

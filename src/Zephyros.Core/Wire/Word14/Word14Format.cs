@@ -4,7 +4,7 @@ using Zephyros.Core.Units;
 namespace Zephyros.Core.Wire.Word14;
 
 /// <summary>Word 14: fourteen channels in whole microseconds, with a checksum, in 32 bytes.</summary>
-/// <remarks>Layout from memory (figures.md, "Wire formats"): 0x20 0x40, fourteen 16-bit words, then 0xFFFF less the sum of the first
+/// <remarks>Layout from memory: 0x20 0x40, fourteen 16-bit words, then 0xFFFF less the sum of the first
 /// thirty bytes; words and checksum are little-endian.</remarks>
 public sealed class Word14Format : SerialCodec
 {
