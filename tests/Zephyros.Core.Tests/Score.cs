@@ -13,7 +13,7 @@ internal static class Score
     /// <summary>Says at once how far a long test is; only in make test-deep.</summary>
     public static void Progress(string line)
     {
-        if (Iterations.Of(1) > 1)
+        if (Iterations.Deep)
             Console.Error.WriteLine($"{DateTime.Now:HH:mm:ss} {line}");
     }
 }

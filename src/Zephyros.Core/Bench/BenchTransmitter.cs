@@ -8,8 +8,8 @@ namespace Zephyros.Core.Bench;
 /// <summary>The transmitter on the bench: its controls, its model, and what it has to say.</summary>
 internal sealed class BenchTransmitter
 {
-    // How often a transmitter works out its model while something in it runs by itself.
-    private static readonly TimeSpan ModelPeriod = TimeSpan.FromMilliseconds(10);
+    /// <summary>How often a transmitter works out its model while something in it runs by itself: our own figure.</summary>
+    public static readonly TimeSpan ModelPeriod = TimeSpan.FromMilliseconds(10);
 
     private readonly SignalPlan plan;
     private readonly double[] settings;

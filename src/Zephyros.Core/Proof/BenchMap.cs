@@ -20,6 +20,15 @@ internal sealed class BenchMap(ReducedModel model)
         return (word, bit, bench.TransmitterOn ? memories : [0]);
     }
 
+    /// <summary>Whether a bench's transmitter reaches its receiver.</summary>
+    public static RadioState RadioOf(BenchRun bench) =>
+        bench switch
+        {
+            { TransmitterOn: false } => RadioState.Off,
+            { Link: false } => RadioState.Lost,
+            _ => RadioState.Up,
+        };
+
     /// <summary>True while something of the model waits or moves by itself.</summary>
     public static bool UnderWay(BenchRun bench, ProofScope scope) =>
         scope.IsSlow ? bench.Memory.Restless : scope.Parts.Any(p => !double.IsNaN(Part(scope, bench.Memory, p).Waited));
@@ -27,12 +36,7 @@ internal sealed class BenchMap(ReducedModel model)
     /// <summary>The situation of a bench, for a promise that remembers nothing and does not ask for a position fix.</summary>
     public Situation Situation(BenchRun bench)
     {
-        var radio = bench switch
-        {
-            { TransmitterOn: false } => RadioState.Off,
-            { Link: false } => RadioState.Lost,
-            _ => RadioState.Up,
-        };
+        var radio = RadioOf(bench);
         var sends = radio != RadioState.Up && bench.Power && bench.Setup.Air.OnLoss != ReceiverLoss.Silent;
         sends &= bench.Setup.Air.OnLoss == ReceiverLoss.Preset || bench.Linked;
         var held = sends ? model.NumberOf(bench.LastView.Bits & model.Scope.Bits) : 0;

@@ -54,6 +54,16 @@ public sealed class BenchReplay
         return Bench.Board == step.Board;
     }
 
+    /// <summary>Plays the next step.</summary>
+    /// <returns>The step with what the board on the bench did.</returns>
+    internal PathStep Tell()
+    {
+        Step();
+        var step = path[Played];
+        var seen = step.Situation with { Board = Bench.Board };
+        return step with { Situation = seen, Outcome = ProofWords.Outcome(seen) };
+    }
+
     private void Act(PathStep step)
     {
         if (step.Kind is MoveKind.RadioBack or MoveKind.PowerOn or MoveKind.TransmitterOn)

@@ -1,4 +1,3 @@
-using Zephyros.Core.Air;
 using Zephyros.Core.Bench;
 using Zephyros.Core.Board;
 using Zephyros.Core.Hands;
@@ -58,7 +57,9 @@ internal sealed class BenchWitness
             bench.FramesArrive ? new BoardView(View()) : default,
             (own & ProofScope.StickLowBit) != 0,
             ProofScope.CuesIn(own),
-            returns && before.Board is { Powered: true, HasSignal: true } && !Arrived(before),
+            returns
+                && before.Board is { Powered: true, HasSignal: true }
+                && !SituationSystem.FramesArrive(scope.Plan.Setup.Air, before),
             trembles || before.Trembled
         );
         var monitor = watch.Next(before.Monitor, change);
@@ -98,19 +99,6 @@ internal sealed class BenchWitness
         return own;
     }
 
-    private bool Arrived(in Situation before) =>
-        before.Radio == RadioState.Up
-        || scope.Plan.Setup.Air.OnLoss == ReceiverLoss.Preset
-        || (scope.Plan.Setup.Air.OnLoss == ReceiverLoss.Hold && before.Linked);
-
-    private Situation Now(int monitor)
-    {
-        var radio = bench switch
-        {
-            { TransmitterOn: false } => RadioState.Off,
-            { Link: false } => RadioState.Lost,
-            _ => RadioState.Up,
-        };
-        return new Situation(bench.Board, radio, bench.Linked, 0, default, default, bench.Surroundings.Fix, monitor);
-    }
+    private Situation Now(int monitor) =>
+        new(bench.Board, BenchMap.RadioOf(bench), bench.Linked, 0, default, default, bench.Surroundings.Fix, monitor);
 }

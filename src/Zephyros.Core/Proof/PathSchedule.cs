@@ -1,3 +1,4 @@
+using Zephyros.Core.Bench;
 using Zephyros.Core.Board;
 using Zephyros.Core.Path;
 
@@ -7,8 +8,8 @@ namespace Zephyros.Core.Proof;
 /// times that all lengths allow.</summary>
 internal sealed class PathSchedule
 {
-    // What a transmitter's model and a board see a little later than it happens.
-    private const double ModelPeriod = 10;
+    // What ends by itself is seen when the model is worked out next.
+    private static readonly double ModelPeriod = BenchTransmitter.ModelPeriod.TotalMilliseconds;
 
     private readonly SignalPlan plan;
     private readonly List<(int From, int To, double AtLeast)> bounds = [];

@@ -93,16 +93,12 @@ internal sealed class PathWriter(
     /// <summary>The sequence with example values, with what the bench did.</summary>
     public IReadOnlyList<PathStep> PlayToEnd()
     {
-        var path = Write().ToList();
+        var path = Write();
         var replay = new BenchReplay(model.Scope.Plan.Setup, path);
+        var played = new List<PathStep> { path[0] };
         while (!replay.AtEnd)
-        {
-            replay.Step();
-            var seen = path[replay.Played].Situation with { Board = replay.Bench.Board };
-            path[replay.Played] = path[replay.Played] with { Situation = seen, Outcome = ProofWords.Outcome(seen) };
-        }
-
-        return path;
+            played.Add(replay.Tell());
+        return played;
     }
 
     // Plays the steps; what the promise sees must break it. The steps then tell what the bench did.
@@ -114,11 +110,8 @@ internal sealed class PathWriter(
         var played = new List<PathStep> { path[0] };
         while (!replay.AtEnd)
         {
-            replay.Step();
-            var step = path[replay.Played];
-            var broken = witness.See(step);
-            var seen = step.Situation with { Board = replay.Bench.Board };
-            played.Add(step with { Situation = seen, Outcome = ProofWords.Outcome(seen) });
+            played.Add(replay.Tell());
+            var broken = witness.See(path[replay.Played]);
             if (check.Goal is { } goal ? goal(replay.Bench.Board, new BoardView(witness.View())) : broken)
                 return played;
         }

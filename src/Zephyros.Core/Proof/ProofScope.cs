@@ -43,8 +43,8 @@ internal sealed class ProofScope
     // Which of so many end together is gone through.
     private const int MostTimed = 12;
 
-    // The transmitter's own grid: from memory, 11 bits and the centre.
-    private const int GridSteps = 2048;
+    /// <summary>The places of a stick or dial, less one: from memory, 11 bits and the centre.</summary>
+    public const int GridSteps = 2048;
 
     // A stick that is lower than this is low, whatever the board's limit: common practice, no source.
     private const double LowestLimit = -98;
@@ -149,6 +149,10 @@ internal sealed class ProofScope
         foreach (var (register, range) in anywhere)
             run.Put(register, example ? ValueRange.Exactly(range.Value) : range);
     }
+
+    /// <summary>Where a stick or dial stands at a place of its grid, in percent.</summary>
+    /// <param name="place">0 to <see cref="GridSteps"/>.</param>
+    public static double PlaceAt(int place) => -100 + (200.0 * place / GridSteps);
 
     /// <summary>Which of the looked-at conditions a reading says to hold, a bit each.</summary>
     public static int CuesIn(ulong reading) => (int)(reading >> FirstCue);
@@ -259,7 +263,7 @@ internal sealed class ProofScope
     private double[] Grid(int register)
     {
         if (register < Plan.Model.Controls.Count)
-            return [.. Enumerable.Range(0, GridSteps + 1).Select(i => -100 + (200.0 * i / GridSteps))];
+            return [.. Enumerable.Range(0, GridSteps + 1).Select(PlaceAt)];
         var sensor = Plan.Model.Sensors[register - Plan.Model.Layout.FirstSensor].Value;
         // The first reports after the start may be nothing yet: 0, whatever the sensor measures.
         var (low, high) = (Math.Min(0, sensor.Lowest.Value), Math.Max(0, sensor.Highest.Value));

@@ -1,3 +1,4 @@
+using Zephyros.Core.Bench;
 using Zephyros.Core.Model.Running;
 using Zephyros.Core.Model.Running.Ranges;
 
@@ -11,8 +12,8 @@ namespace Zephyros.Core.Proof;
 /// Every combination that some times allow is allowed; a few that none do are as well, which makes the proof stricter.</remarks>
 internal sealed class ReducedMemory
 {
-    // The transmitter works its model out so often: what ends within this time ends together (BenchTransmitter).
-    private const double Together = 10;
+    // What ends between two looks of the transmitter at its model ends together.
+    private static readonly double Together = BenchTransmitter.ModelPeriod.TotalMilliseconds;
 
     private readonly IReadOnlyList<MemoryPart> parts;
     private readonly ModelPlan plan;
@@ -117,7 +118,7 @@ internal sealed class ReducedMemory
     /// <summary>How long a part waits, in milliseconds, in the state that it is in.</summary>
     public double Length(int memory, int part) => LengthIn(part, found[memory][part]);
 
-    // Ranks without gaps; what has waited long enough to be told is told apart by its order only.
+    // The order in which parts began to wait, as ranks from 1 without gaps: the same order is the same memory.
     private int Ranked(int[] made)
     {
         var count = parts.Count;

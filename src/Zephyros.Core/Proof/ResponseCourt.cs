@@ -60,12 +60,10 @@ internal sealed class ResponseCourt(Prover prover, PromiseCheck check, ThrottleR
         while (!replay.AtEnd)
         {
             before = Throttle(replay.Bench);
-            replay.Step();
-            var seen = steps[replay.Played].Situation with { Board = replay.Bench.Board };
-            steps[replay.Played] = steps[replay.Played] with
+            var told = replay.Tell();
+            steps[replay.Played] = told with
             {
-                Situation = seen,
-                Outcome = $"{ProofWords.Outcome(seen)} Throttle {Figures.Plain(Throttle(replay.Bench))} µs.",
+                Outcome = $"{told.Outcome} Throttle {Figures.Plain(Throttle(replay.Bench))} µs.",
             };
         }
 

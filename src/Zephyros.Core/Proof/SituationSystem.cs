@@ -194,12 +194,15 @@ internal sealed class SituationSystem
     }
 
     /// <summary>True when good frames arrive at the board in a situation, by radio or not.</summary>
-    public bool FramesArrive(in Situation now) =>
+    public bool FramesArrive(in Situation now) => FramesArrive(plan.Setup.Air, now);
+
+    /// <summary>True when good frames arrive at a board in a situation, by radio or because the receiver goes on without it.</summary>
+    public static bool FramesArrive(LinkSettings air, in Situation now) =>
         now.Board.Powered
         && (
             now.Radio == RadioState.Up
-            || plan.Setup.Air.OnLoss == ReceiverLoss.Preset
-            || (plan.Setup.Air.OnLoss == ReceiverLoss.Hold && now.Linked)
+            || air.OnLoss == ReceiverLoss.Preset
+            || (air.OnLoss == ReceiverLoss.Hold && now.Linked)
         );
 
     private int Work(Situation before, Happening happening, int reading)

@@ -1,4 +1,3 @@
-using System.Globalization;
 using System.Numerics;
 using System.Text;
 using Zephyros.Core.Hands;
@@ -10,12 +9,10 @@ namespace Zephyros.Core.Proof;
 /// <summary>What the board takes for the throttle at every place of the throttle stick's grid, in every combination of the other inputs
 /// and the memory that can hold: where it falls while the stick rises, and where it grows most within a set movement.</summary>
 /// <remarks>What follows from a movement depends on the memory before it and on where it ends, so one course for each memory and line of
-/// positions says it for every movement along that line. Slow steps have arrived. Other sticks and dials that are carried into the
-/// throttle stand at the ends and at an example of each of their cells; the verdict says so.</remarks>
+/// positions says it for every movement along that line. Slow steps have arrived. Other sticks, dials and sensors that are
+/// carried into the throttle, or decide something together with another, stand at the ends and at an example of each of their cells; the verdict says so.</remarks>
 internal sealed class ThrottleResponse
 {
-    private const int GridSteps = 2048;
-
     // Rounding of binary fractions on the way.
     private const double Slack = 1e-6;
 
@@ -41,7 +38,12 @@ internal sealed class ThrottleResponse
         register = scope.Registers[stick];
         channel = plan.Channels[index].Channel.Number.Value - 1;
         run = new RangeRun(plan, scope.Relevant, scope.Parts) { Examples = true };
-        int[] cells = [.. Enumerable.Range(0, GridSteps + 1).Select(i => scope.Inputs[stick].CellOf(At(i)))];
+        int[] cells =
+        [
+            .. Enumerable
+                .Range(0, ProofScope.GridSteps + 1)
+                .Select(i => scope.Inputs[stick].CellOf(ProofScope.PlaceAt(i))),
+        ];
         placesOf =
         [
             .. Enumerable
@@ -57,7 +59,7 @@ internal sealed class ThrottleResponse
                     i != stick
                     && scope.Registers[i] >= 0
                     && scope.Inputs[i].Cells.Any(c => c.Stretches.Any(s => s.From < s.UpTo))
-                    && carried.Any(n => n.Id == scope.Inputs[i].Id)
+                    && (carried.Any(n => n.Id == scope.Inputs[i].Id) || scope.Inputs[i].Cells.Any(c => c.Open))
                 ),
         ];
         telling =
@@ -71,7 +73,7 @@ internal sealed class ThrottleResponse
                 .Where(i => scope.Registers[i] >= 0 && i != stick && carried.Any(n => n.Id == scope.Inputs[i].Id))
                 .Select(i => scope.Registers[i]),
         ];
-        window = (int)Math.Floor(scope.Plan.Setup.Limits.JumpWithin.Value / 100 * GridSteps);
+        window = (int)Math.Floor(scope.Plan.Setup.Limits.JumpWithin.Value / 100 * ProofScope.GridSteps);
     }
 
     /// <summary>The first place where the throttle falls while its stick rises; null when it never does.</summary>
@@ -120,8 +122,6 @@ internal sealed class ThrottleResponse
         return made;
     }
 
-    private static double At(int place) => -100 + (200.0 * place / GridSteps);
-
     private void Look()
     {
         var done = new HashSet<string>(StringComparer.Ordinal);
@@ -130,7 +130,7 @@ internal sealed class ThrottleResponse
         foreach (var settings in Samples(word, bit))
         {
             breath();
-            var course = new double[GridSteps + 1];
+            var course = new double[ProofScope.GridSteps + 1];
             var key = new StringBuilder();
             for (var cell = 0; cell < placesOf.Length; cell++)
             {
@@ -191,30 +191,47 @@ internal sealed class ThrottleResponse
     // What the board takes for the throttle at each place of a cell of the stick.
     private double[] Values(int memory, int word, int bit, int cell, double[] settings, out string tells)
     {
-        var scope = model.Scope;
         var (at, place) = model.Grid.With(stick, cell, word, bit);
-        model.Put(run, at, place, memory);
-        for (var i = 0; i < sampled.Length; i++)
-            run.Put(scope.Registers[sampled[i]], ValueRange.Exactly(settings[i]));
-        run.Put(register, ValueRange.Exactly(At(placesOf[cell].FirstOrDefault())));
-        run.Elapsing = 0;
-        run.Run(new Choices());
-        var text = new StringBuilder().Append(cell);
-        foreach (var told in telling)
-            text.Append(' ').Append(run.At(told).Value.ToString(CultureInfo.InvariantCulture));
-        tells = text.Append(';').ToString();
-        if (known.TryGetValue(tells, out var values))
+        int[] places = placesOf[cell];
+        var values = new double[places.Length];
+        // Where the stick decides something together with another input, conditions may change within its cell.
+        if (model.Scope.Inputs[stick].Cells[cell].Open)
+        {
+            for (var i = 0; i < values.Length; i++)
+            {
+                Run(memory, at, place, settings, places[i]);
+                values[i] = Throttle();
+            }
+
+            tells = $"{cell} {string.Join(' ', values)};";
             return values;
-        values = new double[placesOf[cell].Length];
+        }
+
+        Run(memory, at, place, settings, places.FirstOrDefault());
+        tells = $"{cell} {string.Join(' ', telling.Select(t => run.At(t).Value))};";
+        if (known.TryGetValue(tells, out var same))
+            return same;
         for (var i = 0; i < values.Length; i++)
         {
-            run.Put(register, ValueRange.Exactly(At(placesOf[cell][i])));
+            run.Put(register, ValueRange.Exactly(ProofScope.PlaceAt(places[i])));
             run.RunChains();
-            values[i] = scope.Receive(channel, run.Sent(index, withOverrides: true)).Value;
+            values[i] = Throttle();
         }
 
         return known[tells] = values;
     }
+
+    private void Run(int memory, int word, int bit, double[] settings, int place)
+    {
+        model.Put(run, word, bit, memory);
+        for (var i = 0; i < sampled.Length; i++)
+            run.Put(model.Scope.Registers[sampled[i]], ValueRange.Exactly(settings[i]));
+        run.Put(register, ValueRange.Exactly(ProofScope.PlaceAt(place)));
+        run.Elapsing = 0;
+        run.Run(new Choices());
+    }
+
+    private double Throttle() => model.Scope.Receive(channel, run.Sent(index, withOverrides: true)).Value;
 
     private void Look(double[] course, bool[] reachable, (int Memory, int Word, int Bit, double[] Settings) line)
     {
@@ -237,7 +254,16 @@ internal sealed class ThrottleResponse
         }
 
         ResponsePlace Place(int from, int to) =>
-            new(line.Memory, line.Word, line.Bit, cells[from], At(from), At(to), course[from], course[to])
+            new(
+                line.Memory,
+                line.Word,
+                line.Bit,
+                cells[from],
+                ProofScope.PlaceAt(from),
+                ProofScope.PlaceAt(to),
+                course[from],
+                course[to]
+            )
             {
                 Settings = sampled.Select((input, i) => (input, line.Settings[i])).ToArray(),
             };

@@ -12,7 +12,7 @@ public sealed class ModelCheckerTests
     private const long MostStates = 40_000;
 
     // In make test some, in make test-deep all promises of all demo setups.
-    public static TheoryData<string, string> Demos => Iterations.Of(1) > 1 ? All : Some;
+    public static TheoryData<string, string> Demos => Iterations.Deep ? All : Some;
 
     private static TheoryData<string, string> All =>
         new(from row in Demo.Names from promise in PromiseList.All select (row.Data, promise.Code));

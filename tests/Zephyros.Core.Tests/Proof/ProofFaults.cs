@@ -298,6 +298,36 @@ internal static class ProofFaults
                     ),
                 "can-fly"
             ),
+            ["a dip where stick and dial together change the chain"] = (
+                Clean
+                    .InModel(m =>
+                        m with
+                        {
+                            Channels = m.Channels.Add(
+                                "sum",
+                                new Channel
+                                {
+                                    Number = new ChannelNumber(13),
+                                    Label = "Sum",
+                                    Take = Hand("throttle"),
+                                }
+                            ),
+                        }
+                    )
+                    .WithStep("sum", "dial", new AddStep { Order = 1, With = With(Hand("right-dial")) })
+                    .WithCondition("up", Above(new ChannelSource { Channel = "sum" }, 40))
+                    .WithStep(
+                        "throttle",
+                        "share",
+                        new ScaleStep
+                        {
+                            Order = 1,
+                            Scale = new(60),
+                            When = "up",
+                        }
+                    ),
+                "can-fly"
+            ),
             ["two times that end together"] = (Together(1000, 1000, both: true), "no-switch-adds-thrust"),
             ["the longer of two times"] = (Together(3000, 1000, both: false), "no-switch-adds-thrust"),
             ["a lock in the transmitter alone"] = (
