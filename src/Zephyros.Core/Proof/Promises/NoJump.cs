@@ -49,7 +49,6 @@ public sealed class NoJump : Promise
             $"{words}; {Figures.Plain(limits.JumpShare.Value)} % are allowed."
         )
         {
-            States = response.Explorer.States,
             Assumptions = response.Assumptions,
         };
     }
