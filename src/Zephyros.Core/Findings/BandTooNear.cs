@@ -39,18 +39,33 @@ public sealed class BandTooNear : IFindingRule
     private static bool IsNear(PositionCell cell) =>
         cell.Room is { Room: var room } && room.Value < BandRoom.Least.Value;
 
-    // The same positions stay inside; the edges go midway to the next ones.
+    // The same positions stay inside; the edges go midway to the next ones, where that leaves room to every value on the channel.
     private static IEnumerable<Fix> Fit(SignalPlan plan, IReadOnlyList<ControlRow> rows, string id)
     {
         var function = plan.Setup.Board.Functions[id];
         var cells = rows.Where(r => r.Channel == function.Channel && r.Control == function.Control)
             .SelectMany(r => r.Cells)
             .ToLookup(c => c.Activates(id), c => c.Received);
-        if (cells[true].Any() && BandFit.Around([.. cells[true]], [.. cells[false]]) is var (low, high))
+        if (
+            cells[true].Any()
+            && BandFit.Around([.. cells[true]], [.. cells[false]]) is var (low, high)
+            && LeavesRoom(plan, rows, id, function with { Low = low, High = high })
+        )
             yield return new Fix(
                 "band",
                 "The same positions work it; its edges lie midway to the next ones.",
                 Setups.Edits.MoveBand(plan.Setup, id, low, high)
+            );
+    }
+
+    private static bool LeavesRoom(SignalPlan plan, IReadOnlyList<ControlRow> rows, string id, BoardFunction moved)
+    {
+        var alone = plan.Setup.Board with { Functions = plan.Setup.Board.Functions.Clear().Add(id, moved) };
+        return rows.Where(r => r.Channel == moved.Channel)
+            .SelectMany(r => r.Cells)
+            .All(c =>
+                BandRoom.Of(alone, moved.Channel, c.Received) is not { Room.Value: var room }
+                || room >= BandRoom.Least.Value
             );
     }
 }

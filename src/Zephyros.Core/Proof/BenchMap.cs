@@ -33,8 +33,18 @@ internal sealed class BenchMap(ReducedModel model)
     public static bool UnderWay(BenchRun bench, ProofScope scope) =>
         scope.IsSlow ? bench.Memory.Restless : scope.Parts.Any(p => !double.IsNaN(Part(scope, bench.Memory, p).Waited));
 
-    /// <summary>The situation of a bench, for a promise that remembers nothing and does not ask for a position fix.</summary>
-    public Situation Situation(BenchRun bench)
+    /// <summary>The situations that fit a bench, for a promise that remembers nothing and does not ask for a position fix: whether what is
+    /// held lies near an edge is not asked.</summary>
+    public IReadOnlyList<Situation> Situations(BenchRun bench)
+    {
+        var situation = Situation(bench);
+        if (situation.Held == 0)
+            return [situation];
+        var near = model.NumberOf(model.Readings[situation.Held] | ProofScope.NearEdgeBit);
+        return [situation, situation with { Held = near }];
+    }
+
+    private Situation Situation(BenchRun bench)
     {
         var radio = RadioOf(bench);
         var sends = radio != RadioState.Up && bench.Power && bench.Setup.Air.OnLoss != ReceiverLoss.Silent;

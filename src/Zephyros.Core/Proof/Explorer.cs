@@ -5,12 +5,14 @@ namespace Zephyros.Core.Proof;
 
 /// <summary>Looks at every reachable state, breadth first, and stops at the first move that breaks the promise. Deterministic.</summary>
 /// <remarks>States that share memory and situation are kept as one set of positions, a bit each. What follows from a movement depends
-/// on where it ends and not on where it began, so a set is moved as a whole, and each position that it can be moved to is worked out
+/// on where it ends and not on where it began, so a set is moved as a whole, and each position that it can be moved to is looked at
 /// once. Not safe for use by several threads.</remarks>
 internal sealed class Explorer
 {
     private const int WordsBetweenBreaths = 1024;
-    private const int ReachedBetweenBreaths = 1 << 14;
+
+    // From a set in less than this share of the words, one looks word by word.
+    private const int ManyWords = 4;
 
     private readonly ReducedModel model;
     private readonly SituationSystem system;
@@ -18,37 +20,37 @@ internal sealed class Explorer
     private readonly ProofLimits limits;
     private readonly Watch watch;
     private readonly MoveGroup[] groups;
-    private readonly IReadOnlySet<BreakingMove> discarded;
+    private readonly Func<Exploration, bool>? judge;
+    private readonly HashSet<BreakingMove> discarded = [];
     private readonly int movesEach;
-    private readonly Dictionary<(int Memory, int Situation), ulong[]> seen = [];
-    private readonly SortedDictionary<(int Situation, int Memory), ulong[]> fresh = [];
+    private readonly ByteMeter meter = new();
+    private readonly FoundStates found;
     private readonly List<List<StateSet>> levels = [];
-    private readonly ulong[] moved;
+    private readonly Dictionary<(int Memory, int Situation), PositionSet[]> movedBefore = [];
+    private readonly PositionSet moved;
+    private readonly PositionSet half;
+    private readonly PositionSet going;
     private IProgress<ProofProgress>? progress;
     private CancellationToken cancellation;
-    private (StateSet From, ProofMove? Move, int Word, ulong Bits, ModelOutcome Outcome)? broken;
-    private BreakingMove brokenBy;
-    private MoveGroup? brokenIn;
-    private long bytes;
-    private long states;
+    private (SpreadStep Step, int Word, ulong Bits, ModelOutcome Outcome)? broken;
+    private bool ended;
     private double transitions;
-    private int reached;
 
     /// <summary>Gets ready to explore.</summary>
     /// <param name="model">The model.</param>
     /// <param name="watch">Looks at every transition.</param>
     /// <param name="rolesOf">What the movement of an input to a cell is to the promise.</param>
     /// <param name="limits">How far it may go.</param>
-    /// <param name="discarded">Moves that break the promise and do not count; what follows from them is not looked at.</param>
+    /// <param name="judge">Looks at what breaks the promise; false to look on past that move. Null when every break counts.</param>
     public Explorer(
         ReducedModel model,
         Watch watch,
         Func<ProofInput, int, Roles> rolesOf,
         ProofLimits limits,
-        IReadOnlySet<BreakingMove> discarded
+        Func<Exploration, bool>? judge
     )
     {
-        this.discarded = discarded;
+        this.judge = judge;
         (this.model, this.watch, this.limits, grid) = (model, watch, limits, model.Grid);
         system = new SituationSystem(model, watch);
         var single = SingleMoves().ToArray();
@@ -64,13 +66,19 @@ internal sealed class Explorer
                 .Select(g => new MoveGroup(g.Key.Roles, g.Key.Stir, [.. g])),
         ];
         movesEach = Enumerable.Range(0, grid.Count).Sum(i => grid.CellsOf(i) - 1);
-        moved = new ulong[grid.Words];
+        found = new FoundStates(grid.Words, meter);
+        moved = new PositionSet(grid.Words, meter);
+        half = new PositionSet(grid.Words, meter);
+        going = new PositionSet(grid.Words, meter);
     }
 
     public SituationSystem System => system;
 
+    /// <summary>True to look on past moves that break the promise, so that everything reachable is known.</summary>
+    public bool LooksPast { get; set; }
+
     /// <summary>How many states were found so far.</summary>
-    public long States => states;
+    public long States => found.Count;
 
     /// <summary>Explores from some positions: transmitter just switched on, craft without power.</summary>
     /// <param name="starts">The positions, one bit each.</param>
@@ -85,26 +93,27 @@ internal sealed class Explorer
     {
         (this.progress, this.cancellation) = (progress, cancellation);
         var start = system.Start();
+        var rows = model.Rows(0, new(0, OpenComparisons.Everything));
         for (var word = 0; word < grid.Words; word++)
         {
             if (word % WordsBetweenBreaths == 0)
                 Breathe();
             if (starts[word] != 0)
-                foreach (var row in model.Row(0, word, new(0, OpenComparisons.Everything)))
-                    Add(row.Outcome.Memory, start, word, row.Positions & starts[word]);
+                foreach (var row in model.Row(rows, word))
+                    found.Add(found.At(row.Outcome.Memory, start), word, row.Positions & starts[word]);
         }
 
-        while (fresh.Count > 0)
+        while (!found.NothingNew)
         {
-            var level = Close();
+            var level = found.TakeNew();
             levels.Add(level);
             foreach (var set in level)
             {
                 Breathe();
                 Follow(set);
-                if (broken is not null && !limits.LookPast)
+                if (ended)
                     return End(ExplorationEnding.Broken);
-                if (bytes + model.Bytes + system.Bytes > limits.Bytes)
+                if (Bytes > limits.Bytes)
                     return End(ExplorationEnding.OverLimit);
             }
         }
@@ -112,15 +121,20 @@ internal sealed class Explorer
         return End(ExplorationEnding.Exhausted);
     }
 
-    /// <summary>True when a state was found; its position is given as word and bit.</summary>
-    public bool Found(ProofState state) =>
-        seen.TryGetValue((state.Memory, state.Situation), out var words) && (words[state.Word] >> state.Bit & 1) != 0;
+    /// <summary>True when a state was found.</summary>
+    public bool Found(ProofState state) => found.Has(state);
+
+    /// <summary>Memories and situations that were found together.</summary>
+    public IEnumerable<(int Memory, int Situation)> Pairs => found.All.Select(p => (p.Memory, p.Situation));
 
     /// <summary>The movements, those alike to the promise together.</summary>
     public IReadOnlyList<MoveGroup> Groups => groups;
 
-    /// <summary>The move that broke the promise, once one has.</summary>
-    public BreakingMove BrokenBy => brokenBy;
+    /// <summary>The situation after the move that broke the promise, once one has.</summary>
+    public Situation AfterBreak => system.After(broken!.Value.Step.Table, broken.Value.Outcome.Reading);
+
+    /// <summary>How many moves that broke the promise were looked past.</summary>
+    public int Discarded => discarded.Count;
 
     /// <summary>How many states there may be at most, as far as situations were found.</summary>
     public double Estimate =>
@@ -131,7 +145,7 @@ internal sealed class Explorer
     // Says how far it is, and stops when it is told to.
     private void Breathe()
     {
-        progress?.Report(new ProofProgress(levels.Count - 1, states, Estimate));
+        progress?.Report(new ProofProgress(levels.Count - 1, found.Count, Estimate));
         cancellation.ThrowIfCancellationRequested();
         model.Breath?.Invoke();
     }
@@ -149,23 +163,6 @@ internal sealed class Explorer
         where one[0].Input < other[0].Input
         select new[] { one[0], other[0] };
 
-    // The states that are new since the level before become a level.
-    private List<StateSet> Close()
-    {
-        var level = new List<StateSet>(fresh.Count);
-        foreach (var ((situation, memory), words) in fresh)
-        {
-            int[] places = [.. Enumerable.Range(0, words.Length).Where(w => words[w] != 0)];
-            var set = new StateSet(memory, situation, places, [.. places.Select(p => words[p])]);
-            bytes += 12L * places.Length;
-            level.Add(set);
-        }
-
-        bytes -= 8L * grid.Words * fresh.Count;
-        fresh.Clear();
-        return level;
-    }
-
     private void Follow(StateSet set)
     {
         var situation = system.Situations[set.Situation];
@@ -174,179 +171,213 @@ internal sealed class Explorer
         if (on)
         {
             foreach (var ending in model.Memory.Endings(set.Memory))
-                FollowTime(set, MoveKind.ModelTime, ending);
+                if (system.MayEnd(set.Situation, ending, set.Memory))
+                    FollowTime(set, MoveKind.ModelTime, ending);
             foreach (var slow in model.Memory.Slow)
                 FollowTime(set, MoveKind.SlowStep, slow);
         }
 
         foreach (var happening in system.Happenings(set.Situation))
         {
+            if (!system.MayHappen(set.Situation, happening, set.Memory))
+                continue;
             transitions += set.Count;
             var memory = happening.Kind == MoveKind.TransmitterOn ? 0 : set.Memory;
             var runs = on || happening.Kind == MoveKind.TransmitterOn;
-            var table = system.Steps(set.Situation, happening);
-            for (var i = 0; i < set.Places.Length; i++)
-                Happen(set, table, i, memory, runs);
+            var rows = runs ? model.Rows(memory, system.CauseOf(happening)) : null;
+            var step = new SpreadStep(
+                set,
+                new ProofMove(happening.Kind, [], happening.Value),
+                system.Steps(set.Situation, happening)
+            );
+            Spread(step, rows, Happen(set, happening));
         }
     }
 
-    private void Happen(StateSet set, StepTable table, int index, int memory, bool runs)
+    // The positions after something happened: telemetry may go or come with it.
+    private PositionSet Happen(StateSet set, Happening happening)
     {
-        var happening = table.Happening;
-        var (word, bits) = (set.Places[index], set.Words[index]);
-        if (system.TelemetryAfter(happening) is { } cell)
-            (word, bits) = grid.WithAll(model.Scope.TelemetryInput, cell, word, bits);
-        var move = new ProofMove(happening.Kind, [], happening.Value);
-        if (!runs)
+        if (system.TelemetryAfter(happening) is not { } cell)
+            return Gather(set);
+        going.Clear();
+        for (var i = 0; i < set.Places.Length; i++)
         {
-            Reach(set, move, table, word, bits, new ModelOutcome(memory, 0));
-            return;
+            var (word, bits) = grid.WithAll(model.Scope.TelemetryInput, cell, set.Places[i], set.Words[i]);
+            going.Add(word, bits);
         }
 
-        foreach (var row in model.Row(memory, word, system.CauseOf(happening)))
-        {
-            // A transmitter that goes off forgets; what it last sent is what a receiver may hold.
-            var after = happening.Kind == MoveKind.TransmitterOff ? row.Outcome with { Memory = 0 } : row.Outcome;
-            Reach(set, move, table, word, bits & row.Positions, after);
-        }
+        return going;
+    }
+
+    private PositionSet Gather(StateSet set)
+    {
+        going.Clear();
+        for (var i = 0; i < set.Places.Length; i++)
+            going.Add(set.Places[i], set.Words[i]);
+        return going;
     }
 
     private void FollowTime(StateSet set, MoveKind kind, ulong ending)
     {
-        var table = system.Steps(set.Situation, new Happening(kind));
-        var cause = new RowCause(ending, model.Open.ByParts(ending));
+        var rows = model.Rows(set.Memory, new RowCause(ending, model.Open.ByParts(ending)));
         var move = new ProofMove(kind, [], model.Memory.EndingNumber(ending));
-        for (var i = 0; i < set.Places.Length; i++)
-            foreach (var row in model.Row(set.Memory, set.Places[i], cause))
-            {
-                var bits = set.Words[i] & row.Positions;
-                transitions += BitOperations.PopCount(bits);
-                Reach(set, move, table, set.Places[i], bits, row.Outcome);
-            }
+        transitions += set.Count;
+        Spread(new SpreadStep(set, move, system.Steps(set.Situation, new Happening(kind))), rows, Gather(set));
     }
 
     private void FollowMovements(StateSet set, bool on)
     {
         transitions += (double)set.Count * movesEach;
-        var from = new ulong[grid.Words];
-        for (var i = 0; i < set.Places.Length; i++)
-            from[set.Places[i]] = set.Words[i];
-        foreach (var group in groups)
+        ref var before = ref CollectionsMarshal.GetValueRefOrAddDefault(
+            movedBefore,
+            (set.Memory, set.Situation),
+            out _
+        );
+        before ??= [.. groups.Select(_ => new PositionSet(grid.Words, meter))];
+        foreach (var (index, group) in groups.Index())
         {
-            var (roles, stir, moves) = group;
-            Array.Clear(moved);
-            foreach (var move in moves)
+            moved.Clear();
+            foreach (var move in group.Moves)
             {
                 if (!system.Allows(set.Situation, move))
                     continue;
-                Move(from, move);
+                Move(set, move);
                 if (move.Length > 1)
                     Breathe();
             }
 
-            var table = system.Steps(set.Situation, new Happening(MoveKind.Input, Roles: roles));
-            for (var word = 0; word < moved.Length; word++)
-            {
-                if (word % WordsBetweenBreaths == 0)
-                    Breathe();
-                if (moved[word] == 0)
-                    continue;
-                if (!on)
-                    Reach(set, null, table, word, moved[word], new ModelOutcome(0, 0), group);
-                else
-                    foreach (var row in model.Row(set.Memory, word, new(0, stir)))
-                        Reach(set, null, table, word, moved[word] & row.Positions, row.Outcome, group);
-            }
+            var table = system.Steps(set.Situation, new Happening(MoveKind.Input, Roles: group.Roles));
+            var rows = on ? model.Rows(set.Memory, new(0, group.Stir)) : null;
+            going.Clear();
+            for (var word = moved.Next(0); word >= 0; word = moved.Next(word + 1))
+                if (before[index].Add(word, moved[word]) is var bits and not 0)
+                    going.Add(word, bits);
+            Spread(new SpreadStep(set, null, table, group), rows, going);
         }
     }
 
-    private void Move(ulong[] from, (int Input, int Cell)[] move)
+    private void Move(StateSet set, (int Input, int Cell)[] move)
     {
         if (move.Length == 1)
         {
-            grid.AddMoved(from, move[0].Input, move[0].Cell, moved);
+            grid.AddMoved(set.Places, set.Words, move[0].Input, move[0].Cell, moved);
             return;
         }
 
-        var half = new ulong[grid.Words];
-        grid.AddMoved(from, move[0].Input, move[0].Cell, half);
-        grid.AddMoved(half, move[1].Input, move[1].Cell, moved);
+        half.Clear();
+        grid.AddMoved(set.Places, set.Words, move[0].Input, move[0].Cell, half);
+        var between = StateSet.Of(set.Memory, set.Situation, half);
+        grid.AddMoved(between.Places, between.Words, move[1].Input, move[1].Cell, moved);
+    }
+
+    // Finds where a step leads from some positions, and what it is worth when it breaks the promise.
+    private void Spread(in SpreadStep step, RowTable? rows, PositionSet from)
+    {
+        if (ended)
+            return;
+        SpreadFrom(step, rows, from);
+        if (broken is null || LooksPast)
+            return;
+        ended = judge is null || judge(End(ExplorationEnding.Broken));
+        if (ended)
+            return;
+        discarded.Add(Breaking(step));
+        broken = null;
+    }
+
+    // Outcome by outcome when the positions lie in many words, word by word when in few.
+    private void SpreadFrom(in SpreadStep step, RowTable? rows, PositionSet from)
+    {
+        var count = 0;
+        for (var word = from.Next(0); word >= 0; word = from.Next(word + 1), count++)
+        {
+            if (count % WordsBetweenBreaths == 0)
+                Breathe();
+            if (rows is null)
+                Reach(step, new ModelOutcome(step.Set.Memory, 0), [word], [ulong.MaxValue], from);
+            else
+                model.Row(rows, word);
+        }
+
+        if (rows is null || count == 0)
+            return;
+        if (count * ManyWords >= rows.Count)
+            foreach (var outcome in rows.Outcomes)
+                Reach(step, outcome.Outcome, outcome.Words, outcome.Positions, from);
+        else
+            for (var word = from.Next(0); word >= 0; word = from.Next(word + 1))
+                foreach (var row in model.Row(rows, word))
+                    Reach(step, row.Outcome, [word], [row.Positions], from);
     }
 
     private void Reach(
-        StateSet set,
-        ProofMove? move,
-        StepTable table,
-        int word,
-        ulong bits,
+        in SpreadStep step,
         ModelOutcome outcome,
-        MoveGroup? by = null
+        ReadOnlySpan<int> words,
+        ReadOnlySpan<ulong> positions,
+        PositionSet from
     )
     {
-        if (bits == 0 || (broken is not null && !limits.LookPast))
-            return;
-        if (++reached % ReachedBetweenBreaths == 0)
-            Breathe();
-        var next = system.Next(table, outcome.Reading);
-        if (next != Watch.Broken)
-            Add(outcome.Memory, next, word, bits);
-        else if (broken is null && !discarded.Contains(Breaking(set, move, table.Happening)))
-            (broken, brokenBy, brokenIn) = ((set, move, word, bits, outcome), Breaking(set, move, table.Happening), by);
+        // A transmitter that goes off forgets; what it last sent is what a receiver may hold.
+        if (step.Table.Happening.Kind == MoveKind.TransmitterOff)
+            outcome = outcome with { Memory = 0 };
+        FoundStates.Place? place = null;
+        for (var i = 0; i < words.Length; i++)
+        {
+            var bits = from[words[i]] & positions[i];
+            if (bits == 0)
+                continue;
+            if (place is null)
+            {
+                var next = system.Next(step.Table, outcome.Reading);
+                if (next == Watch.Broken)
+                {
+                    Break(step, words[i], bits, outcome);
+                    return;
+                }
+
+                place = found.At(outcome.Memory, system.Ordered(next, step.Set.Memory, outcome.Memory));
+            }
+
+            found.Add(place, words[i], bits);
+        }
     }
 
-    private BreakingMove Breaking(StateSet set, ProofMove? move, Happening happening) =>
-        new(set.Memory, system.Situations[set.Situation], happening, move?.Value ?? 0);
-
-    private void Add(int memory, int situation, int word, ulong bits)
+    private void Break(in SpreadStep step, int word, ulong bits, ModelOutcome outcome)
     {
-        ref var known = ref CollectionsMarshal.GetValueRefOrAddDefault(seen, (memory, situation), out _);
-        if (known is null)
-        {
-            known = new ulong[grid.Words];
-            bytes += 8L * grid.Words;
-        }
-
-        var added = bits & ~known[word];
-        if (added == 0)
-            return;
-        known[word] |= added;
-        states += BitOperations.PopCount(added);
-        if (!fresh.TryGetValue((situation, memory), out var words))
-        {
-            fresh[(situation, memory)] = words = new ulong[grid.Words];
-            bytes += 8L * grid.Words;
-        }
-
-        words[word] |= added;
+        if (broken is null && !discarded.Contains(Breaking(step)))
+            broken = (step, word, bits, outcome);
     }
+
+    private BreakingMove Breaking(in SpreadStep step) =>
+        new(step.Set.Memory, system.Situations[step.Set.Situation], step.Table.Happening, step.Move?.Value ?? 0);
+
+    private long Bytes => meter.Bytes + found.PassingBytes + model.Bytes + system.Bytes;
 
     private Exploration End(ExplorationEnding ending) =>
         new(
             ending,
-            states,
+            found.Count,
             transitions,
             levels.Count - 1,
-            bytes + model.Bytes + system.Bytes,
+            Bytes,
             ending == ExplorationEnding.Broken ? Path() : []
         );
 
     /// <summary>The positions that were found while the transmitter is on, by memory.</summary>
-    public IEnumerable<(int Memory, ulong[] Words)> PositionsWhileOn() =>
-        from known in seen
-        where system.Situations[known.Key.Situation].Radio == RadioState.Up
-        group known.Value by known.Key.Memory into same
-        select (
-            same.Key,
-            same.Aggregate(
-                new ulong[grid.Words],
-                (all, words) =>
-                {
-                    for (var i = 0; i < all.Length; i++)
-                        all[i] |= words[i];
-                    return all;
-                }
-            )
-        );
+    public IEnumerable<(int Memory, PositionSet Positions)> PositionsWhileOn() =>
+        from place in found.All
+        where system.Situations[place.Situation].Radio == RadioState.Up
+        group place.Positions by place.Memory into same
+        select (same.Key, Together(same));
+
+    private PositionSet Together(IEnumerable<PositionSet> sets)
+    {
+        var all = new PositionSet(grid.Words, meter);
+        foreach (var (word, bits) in sets.SelectMany(s => s.Words()))
+            all.Add(word, bits);
+        return all;
+    }
 
     /// <summary>The shortest way to a position with a memory, the transmitter on, if it can be with the craft powered.</summary>
     public Exploration PathTo(int memory, int word, int bit)
@@ -395,12 +426,12 @@ internal sealed class Explorer
 
     private List<(ProofMove? Move, ProofState State)> Path()
     {
-        var (from, move, word, bits, outcome) = broken!.Value;
+        var (step, word, bits, outcome) = broken!.Value;
         var end = new ProofState(word, BitOperations.TrailingZeroCount(bits), outcome.Memory, Watch.Broken);
         var finder = new PathFinder(model, system, grid, groups);
-        var last = move is null
-            ? finder.MovementInto(from, brokenIn!, end)
-            : (Move: move, Before: finder.Before(from, brokenBy.Happening, end));
+        var last = step.Move is null
+            ? finder.MovementInto(step.Set, step.By!, end)
+            : (step.Move, Before: finder.Before(step.Set, step.Table.Happening, end));
         var path = new List<(ProofMove? Move, ProofState State)> { (last.Move, end) };
         path.AddRange(PathTo(levels.Count - 1, last.Before));
         path.Reverse();

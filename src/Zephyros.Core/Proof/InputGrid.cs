@@ -8,6 +8,7 @@ internal sealed class InputGrid
     private readonly int[] counts;
     private readonly int[] strides;
     private readonly bool[][] open;
+    private readonly ulong[][] masks;
 
     /// <summary>Numbers the positions of some inputs.</summary>
     public InputGrid(IReadOnlyList<ProofInput> inputs)
@@ -23,6 +24,7 @@ internal sealed class InputGrid
         }
 
         Used = size == BitsOfWord ? ulong.MaxValue : (1UL << (int)size) - 1;
+        masks = [.. Enumerable.Range(0, Inside).Select(MasksOf)];
         var words = 1L;
         for (var i = Inside; i < counts.Length; i++)
         {
@@ -74,7 +76,7 @@ internal sealed class InputGrid
         for (var other = 0; other < counts[input]; other++)
         {
             var by = (cell - other) * strides[input];
-            var here = bits & MaskOf(input, other);
+            var here = bits & masks[input][other];
             put |= by > 0 ? here << by : here >> -by;
         }
 
@@ -82,49 +84,42 @@ internal sealed class InputGrid
     }
 
     /// <summary>Adds to a set of positions all those that come of moving one input to a cell.</summary>
-    /// <param name="from">The positions before, one bit each.</param>
+    /// <param name="places">The words of the positions before.</param>
+    /// <param name="words">The positions before, one bit each.</param>
     /// <param name="input">The input.</param>
     /// <param name="cell">The cell that it goes to.</param>
     /// <param name="to">Takes the positions after.</param>
-    public void AddMoved(ReadOnlySpan<ulong> from, int input, int cell, Span<ulong> to)
+    public void AddMoved(ReadOnlySpan<int> places, ReadOnlySpan<ulong> words, int input, int cell, PositionSet to)
     {
-        if (input < Inside)
-            AddInside(from, input, cell, to);
-        else
-            AddBetween(from, input, cell, to);
+        for (var i = 0; i < places.Length; i++)
+            if (input < Inside)
+                to.Add(places[i], MovedInside(words[i], input, cell));
+            else if (places[i] / strides[input] % counts[input] is var other && Moves(input, other, cell))
+                to.Add(places[i] + ((cell - other) * strides[input]), words[i]);
     }
 
-    private void AddInside(ReadOnlySpan<ulong> from, int input, int cell, Span<ulong> to)
+    private ulong MovedInside(ulong bits, int input, int cell)
     {
+        var moved = 0UL;
         for (var other = 0; other < counts[input]; other++)
         {
             if (!Moves(input, other, cell))
                 continue;
-            var mask = MaskOf(input, other);
             var by = (cell - other) * strides[input];
-            for (var word = 0; word < from.Length; word++)
-                to[word] |= by > 0 ? (from[word] & mask) << by : (from[word] & mask) >> -by;
+            var here = bits & masks[input][other];
+            moved |= by > 0 ? here << by : here >> -by;
         }
+
+        return moved;
     }
 
-    private void AddBetween(ReadOnlySpan<ulong> from, int input, int cell, Span<ulong> to)
+    // For each cell of an input, the bits of a word in which it stands there.
+    private ulong[] MasksOf(int input)
     {
-        var stride = strides[input];
-        var block = stride * counts[input];
-        for (var start = 0; start < from.Length; start += block)
-        for (var other = 0; other < counts[input]; other++)
-            if (Moves(input, other, cell))
-                for (var i = 0; i < stride; i++)
-                    to[start + (cell * stride) + i] |= from[start + (other * stride) + i];
-    }
-
-    // The bits of a word in which an input stands in a cell.
-    private ulong MaskOf(int input, int cell)
-    {
-        var mask = 0UL;
+        var made = new ulong[counts[input]];
         for (var bit = 0; bit < BitsOfWord; bit++)
-            if ((Used >> bit & 1) != 0 && bit / strides[input] % counts[input] == cell)
-                mask |= 1UL << bit;
-        return mask;
+            if ((Used >> bit & 1) != 0)
+                made[bit / strides[input] % counts[input]] |= 1UL << bit;
+        return made;
     }
 }

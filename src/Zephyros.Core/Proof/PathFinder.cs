@@ -23,14 +23,15 @@ internal sealed class PathFinder(
 
             foreach (var happening in system.Happenings(set.Situation))
                 if (
-                    IsBefore(set, happening, state, out var earlier)
+                    system.MayHappen(set.Situation, happening, set.Memory)
+                    && IsBefore(set, happening, state, out var earlier)
                     && Gives(set, happening, state, system.CauseOf(happening))
                 )
                     return (new ProofMove(happening.Kind, [], happening.Value), earlier);
             if (!set.Contains(state.Word, state.Bit))
                 continue;
             var before = new ProofState(state.Word, state.Bit, set.Memory, set.Situation);
-            foreach (var (kind, ending) in ByItself(set.Memory))
+            foreach (var (kind, ending) in ByItself(set))
                 if (Gives(set, new Happening(kind), state, new(ending, model.Open.ByParts(ending))))
                     return (new ProofMove(kind, [], model.Memory.EndingNumber(ending)), before);
         }
@@ -38,9 +39,10 @@ internal sealed class PathFinder(
         throw new InvalidOperationException("A state that was reached must have a state before it.");
     }
 
-    private IEnumerable<(MoveKind Kind, ulong Ending)> ByItself(int memory) =>
+    private IEnumerable<(MoveKind Kind, ulong Ending)> ByItself(StateSet set) =>
         model
-            .Memory.Endings(memory)
+            .Memory.Endings(set.Memory)
+            .Where(e => system.MayEnd(set.Situation, e, set.Memory))
             .Select(e => (MoveKind.ModelTime, e))
             .Concat(model.Memory.Slow.Select(s => (MoveKind.SlowStep, s)));
 
@@ -116,19 +118,22 @@ internal sealed class PathFinder(
     {
         var on = system.Situations[set.Situation].Radio != RadioState.Off;
         if (!on && happening.Kind != MoveKind.TransmitterOn)
-            return state.Memory == 0 && system.Next(system.Steps(set.Situation, happening), 0) == state.Situation;
+            return state.Memory == 0 && After(0) == state.Situation;
         var memory = happening.Kind == MoveKind.TransmitterOn ? 0 : set.Memory;
-        foreach (var row in model.Row(memory, state.Word, cause))
+        foreach (var row in model.Row(model.Rows(memory, cause), state.Word))
         {
             var after = happening.Kind == MoveKind.TransmitterOff ? 0 : row.Outcome.Memory;
             if (
                 (row.Positions >> state.Bit & 1) != 0
                 && after == state.Memory
-                && system.Next(system.Steps(set.Situation, happening), row.Outcome.Reading) == state.Situation
+                && After(row.Outcome.Reading) == state.Situation
             )
                 return true;
         }
 
         return false;
+
+        int After(int reading) =>
+            system.Ordered(system.Next(system.Steps(set.Situation, happening), reading), set.Memory, state.Memory);
     }
 }

@@ -1,5 +1,6 @@
 using System.Collections.Immutable;
 using Zephyros.Core.Board;
+using Zephyros.Core.Path;
 using Zephyros.Core.Units;
 
 namespace Zephyros.Core.Proof;
@@ -28,9 +29,7 @@ internal sealed class PathWriter(
     private readonly Situation[] situations =
     [
         .. found.Path.Select(p =>
-            p.State.Situation == Watch.Broken
-                ? explorer.System.AfterBreak!.Value
-                : explorer.System.Situations[p.State.Situation]
+            p.State.Situation == Watch.Broken ? explorer.AfterBreak : explorer.System.Situations[p.State.Situation]
         ),
     ];
 
@@ -48,39 +47,74 @@ internal sealed class PathWriter(
     /// <returns>The steps, the start first, and whether the bench confirms them.</returns>
     public (IReadOnlyList<PathStep> Path, bool Confirmed) Play()
     {
+        IReadOnlyList<PathStep>? examples = null;
+        foreach (var path in Candidates())
+        {
+            if (Confirm(path) is { } played)
+                return (WithPlainStart(path, played), true);
+            examples ??= path;
+        }
+
+        return (examples!, false);
+    }
+
+    private IEnumerable<IReadOnlyList<PathStep>> Candidates()
+    {
         times = Times();
         var still = ImmutableDictionary<ChannelNumber, Microseconds>.Empty;
-        var examples = Steps(input => input, _ => still);
-        if (Confirm(examples) is { } confirmed)
-            return (confirmed, true);
+        yield return Steps(input => input, _ => still);
+        var slow = model.Memory.Slow.Count > 0;
         for (var seed = 0; seed < Tries; seed++)
         {
             var random = new Random(seed);
-            if (model.Memory.Slow.Count > 0)
+            if (slow)
             {
                 words.SlowShare = SlowShares[seed % SlowShares.Length];
                 times = Times();
             }
 
             // The first tries with slow steps keep the examples.
-            if (
-                Confirm(
-                    Steps(
-                        input => seed < SlowShares.Length && model.Memory.Slow.Count > 0 ? input : Vary(input, random),
-                        _ => still
-                    )
-                ) is
-                { } varied
-            )
-                return (varied, true);
+            var keeps = slow && seed < SlowShares.Length;
+            yield return Steps(input => keeps ? input : Vary(input, random), _ => still);
         }
 
-        if (Ways().Length > 0 && Confirm(Fitting()) is { } fitting)
-            return (fitting, true);
+        if (Ways().Length > 0)
+            yield return Fitting();
         foreach (var trembles in Tremblings())
-            if (Confirm(Steps(input => input, trembles)) is { } trembling)
-                return (trembling, true);
-        return (examples, false);
+            yield return Steps(input => input, trembles);
+    }
+
+    // What stands elsewhere at the start only because the search met it there first stands where it always starts, when the bench shows that
+    // it makes no difference.
+    private IReadOnlyList<PathStep> WithPlainStart(IReadOnlyList<PathStep> path, IReadOnlyList<PathStep> played)
+    {
+        var wanted = check.DeclaredStart
+            ? PowerOnCheck
+                .Of(model.Scope.Plan)
+                .Where(i => i.Warns)
+                .Select(i => i.Control)
+                .ToHashSet(StringComparer.Ordinal)
+            : [];
+        foreach (var input in path[0].Inputs)
+        {
+            if (
+                words.IsAtStart(input)
+                || wanted.Contains(input.Id)
+                || path.Skip(1).Any(s => s.Inputs.Any(i => (i.Kind, i.Id) == (input.Kind, input.Id)))
+            )
+                continue;
+            var at = words.StartOf(input);
+            StepInput[] inputs =
+            [
+                .. path[0].Inputs.Select(i => i == input ? i with { Setting = at, From = at, UpTo = at } : i),
+            ];
+            var sentence = ProofWords.Trembling(words.Of(null, inputs, TimeSpan.Zero), path[0].Trembles);
+            PathStep[] plainer = [path[0] with { Inputs = inputs, Sentence = sentence }, .. path.Skip(1)];
+            if (Confirm(plainer) is { } also && also.Count == played.Count)
+                (path, played) = (plainer, also);
+        }
+
+        return played;
     }
 
     /// <summary>The sequence with example values, as it was found; nothing is played.</summary>

@@ -21,11 +21,12 @@ public static class PromelaExport
     {
         if (promise.Checks(plan).ElementAtOrDefault(check) is not { } chosen)
             return null;
-        var prover = new Prover(plan, new ProofLimits { LookPast = true });
+        var prover = new Prover(plan, new ProofLimits());
         var model = prover.ModelFor(chosen);
         if (model.Scope.Obstacle.Length > 0 || model.Grid.Positions * model.Memory.Bound > MostEntries)
             return null;
         var explorer = prover.ExplorerFor(chosen, chosen.Watch());
+        explorer.LooksPast = true;
         var starts = prover.Starts(model, chosen.DeclaredStart);
         var found = explorer.Explore(starts, null, cancellation);
         return found.Ending == ExplorationEnding.OverLimit

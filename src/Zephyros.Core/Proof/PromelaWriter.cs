@@ -24,6 +24,7 @@ internal sealed class PromelaWriter(
         Heading();
         Rows();
         Steps();
+        Order();
         Line("c_decl {");
         Functions();
         Line("}");
@@ -86,18 +87,18 @@ internal sealed class PromelaWriter(
     // For every memory, and every part whose time may come to its end: the outcomes at each position.
     private void Rows()
     {
-        var tables = model.Tables.OrderBy(t => (t.Key.Memory, t.Key.Cause.Ending, t.Key.Cause.Stir)).ToArray();
+        var tables = model.Tables.OrderBy(t => (t.Memory, t.Cause.Ending, t.Cause.Stir)).ToArray();
         var outcomes = new List<ModelOutcome>();
         var numbers = new Dictionary<ModelOutcome, int>();
         var first = new List<int>();
         var list = new List<int>();
         var places = model.Grid.Words * BitsOfWord;
-        foreach (var (_, words) in tables)
+        foreach (var table in tables)
         {
             for (var place = 0; place < places; place++)
             {
                 first.Add(list.Count);
-                foreach (var row in words[place / BitsOfWord] ?? [])
+                foreach (var row in table.Known(place / BitsOfWord) ?? [])
                     if ((row.Positions >> (place % BitsOfWord) & 1) != 0)
                     {
                         if (!numbers.TryGetValue(row.Outcome, out var number))
@@ -118,7 +119,7 @@ internal sealed class PromelaWriter(
         var which = new int[model.Causes.Count * memories];
         Array.Fill(which, -1);
         for (var t = 0; t < tables.Length; t++)
-            which[(PlaceOf(tables[t].Key.Cause) * memories) + tables[t].Key.Memory] = t;
+            which[(PlaceOf(tables[t].Cause) * memories) + tables[t].Memory] = t;
         Line($"c_decl {{ enum {{ MEMORIES = {memories}, PLACES = {places}, READINGS = {model.Readings.Count} }}; }}");
         Numbers("table", which);
         Numbers("first", first);
@@ -165,6 +166,47 @@ internal sealed class PromelaWriter(
         Numbers("off", system.Situations.Select(s => s.Radio == RadioState.Off ? 1 : 0));
     }
 
+    // Where the board's times fall in the order of the model's waits, and what the lengths then do not let happen.
+    private void Order()
+    {
+        var (system, memories) = (explorer.System, model.Memory.Count);
+        int Key(int one, int two, int three, int size) => (((one * size) + two) * memories) + three;
+        var ordered = system
+            .Orders.Select(o => (Key: Key(o.Situation, o.Before, o.After, memories), o.To))
+            .OrderBy(o => o.Key)
+            .ToArray();
+        Sorted("order", [.. ordered.Select(o => o.Key)]);
+        Numbers("order_to", ordered.Select(o => o.To));
+        var (timers, ends) = (new SortedSet<int>(), new SortedSet<int>());
+        foreach (var (memory, situation) in explorer.Pairs)
+        {
+            foreach (var happening in system.Happenings(situation))
+                if (!system.MayHappen(situation, happening, memory))
+                    timers.Add(Key(happening.Value, situation, memory, system.Situations.Count));
+            foreach (var ending in model.Memory.Endings(memory))
+                if (!system.MayEnd(situation, ending, memory))
+                    ends.Add(Key(model.Memory.EndingNumber(ending), situation, memory, system.Situations.Count));
+        }
+
+        Sorted("late_timer", [.. timers]);
+        Sorted("late_end", [.. ends]);
+    }
+
+    // Ascending numbers, and a function that gives the place of one among them, -1 for none.
+    private void Sorted(string name, IReadOnlyCollection<int> numbers)
+    {
+        Numbers(name, numbers);
+        Line("c_decl {");
+        Line($"static int {name}_place(int key) {{");
+        Line($"  int low = 0, high = {numbers.Count} - 1;");
+        Line(
+            $"  while (low <= high) {{ int mid = (low + high) / 2, is = {name}(mid); if (is == key) return mid; if (is < key) low = mid + 1; else high = mid - 1; }}"
+        );
+        Line("  return -1;");
+        Line("}");
+        Line("}");
+    }
+
     private void Functions()
     {
         var inputs = model.Scope.Inputs.Count;
@@ -185,13 +227,20 @@ internal sealed class PromelaWriter(
         Line("  return first(p) + k < first(p + 1) ? list(first(p) + k) : -1;");
         Line("}");
         Line("static int next_mem, next_sit;");
+        Line("static int in_order(int sit, int before, int after) {");
+        Line("  int i = sit < 0 ? -1 : order_place((sit * MEMORIES + before) * MEMORIES + after);");
+        Line("  return i < 0 ? sit : order_to(i);");
+        Line("}");
+        Line("static int late(int i) { return i >= 0; }");
         Line("static int step(int h, int cause, int mem, int sit, int k, int on, int forgets) {");
         Line("  int s = start(h * SITUATIONS + sit), o;");
         Line("  if (s < 0) return 0;");
-        Line("  if (!on) { next_mem = 0; next_sit = after(s); return k == 0; }");
+        Line("  if (!on) { next_mem = 0; next_sit = in_order(after(s), mem, 0); return k == 0; }");
         Line("  o = outcome(cause, mem, k);");
         Line("  if (o < 0) return 0;");
-        Line("  next_mem = forgets ? 0 : out_mem(o); next_sit = after(s + out_read(o)); return 1;");
+        Line(
+            "  next_mem = forgets ? 0 : out_mem(o); next_sit = in_order(after(s + out_read(o)), mem, next_mem); return 1;"
+        );
         Line("}");
     }
 
@@ -290,6 +339,11 @@ internal sealed class PromelaWriter(
                 );
                 var step = $"step({h}, {cause}, {memory}, now.sit, {k}, {on}, {forgets})";
                 var guard = part >= 0 ? "!off(now.sit) && " : "";
+                var key = "* SITUATIONS + now.sit) * MEMORIES + now.mem";
+                if (happening.Kind == MoveKind.BoardTime)
+                    guard += $"!late(late_timer_place(({happening.Value} {key})) && ";
+                if (happening.Kind == MoveKind.ModelTime)
+                    guard += $"!late(late_end_place(({part} {key})) && ";
                 Line($"  /* {happening.Kind} {happening.Value} */");
                 Line(
                     $"  :: d_step {{ c_expr {{ ({guard}({load} && {step})) }} -> c_code {{ {load}; {step};{also} now.mem = next_mem; now.sit = next_sit; }}; assert(sit >= 0) }}"

@@ -7,7 +7,4 @@ public sealed record ProofLimits(long Bytes = 900L << 20, bool TwoHands = false)
 {
     /// <summary>The time that each promise may take.</summary>
     public TimeSpan Time { get; init; } = TimeSpan.FromMinutes(2);
-
-    /// <summary>True to look on past moves that break the promise, so that everything reachable is known.</summary>
-    public bool LookPast { get; init; }
 }

@@ -25,6 +25,10 @@ internal sealed class ProofScope
     /// <summary>The bit for a delay or a press that is still under way.</summary>
     public const ulong UnderWayBit = 128;
 
+    /// <summary>The bit for a channel that, as far as it was measured to tremble, may be read as something else. A receiver that holds it
+    /// keeps it.</summary>
+    public const ulong NearEdgeBit = 1UL << (FirstCue - 1);
+
     /// <summary>So many conditions can be looked at besides.</summary>
     public const int MostCues = 8;
 
@@ -34,7 +38,7 @@ internal sealed class ProofScope
     // Where their bits begin; the board does not know them either.
     private const int FirstCue = 56;
 
-    /// <summary>Everything in a reading that the board does not know: the stick itself, where a control stands, and what conditions hold.</summary>
+    /// <summary>Everything in a reading that no receiver holds: the stick itself, where a control stands, and what conditions hold.</summary>
     public const ulong OwnBits = StickLowBit | OverriddenBit | TremblesBit | UnderWayBit | (ulong.MaxValue << FirstCue);
 
     // Farther than any slow step is led, in percent.
@@ -215,8 +219,8 @@ internal sealed class ProofScope
             cone.UnionWith(Plan.Model.Graph.Behind(new ModelNode(NodeKind.Condition, cue)));
         if (Cues.Count > MostCues)
             Obstacle = $"More than {MostCues} conditions announce one thing.";
-        if ((Cues.Count > 0 || Standing is not null) && Bits >> FirstCue != 0)
-            Obstacle = $"The board has more than {FirstCue - BoardView.FirstFunction} functions.";
+        if (Bits >= NearEdgeBit && (Cues.Count > 0 || Standing is not null || Trembles))
+            Obstacle = $"The board has more than {FirstCue - 1 - BoardView.FirstFunction} functions.";
         if (PresetsSplitTheSticks())
             Obstacle = "The receiver has presets for some of roll, pitch and yaw, and not for all.";
         if (Plan.Model.Graph.Cycles.Any(c => c.Any(cone.Contains)))

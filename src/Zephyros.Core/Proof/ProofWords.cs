@@ -127,6 +127,9 @@ internal sealed class ProofWords(ProofScope scope, ReducedMemory memory)
         };
     }
 
+    // A lever has no more positions than this: common practice, no source.
+    private const int MostOneAboveTheOther = 3;
+
     // From one end of a channel to the other, in percent.
     private const double FullTravel = 200;
 
@@ -138,14 +141,14 @@ internal sealed class ProofWords(ProofScope scope, ReducedMemory memory)
             : $"{Off}; all controls are at their start, but: {string.Join(", ", elsewhere.Select(i => $"{Name(i)} {Place(i)}"))}.";
     }
 
-    private bool IsAtStart(StepInput input) =>
-        input.Kind switch
-        {
-            // Before the craft has power there is none.
-            InputKind.Telemetry => true,
-            InputKind.Sensor => scope.Plan.Setup.Model.Sensors[input.Id].Bench.Value == input.Setting,
-            _ => scope.Plan.Setup.Transmitter.Controls[input.Id].StartSetting == input.Setting,
-        };
+    /// <summary>True when an input stands where it starts. Before the craft has power there is no telemetry to speak of.</summary>
+    public bool IsAtStart(StepInput input) => input.Kind == InputKind.Telemetry || StartOf(input) == input.Setting;
+
+    /// <summary>Where a control or a sensor starts.</summary>
+    public double StartOf(StepInput input) =>
+        input.Kind == InputKind.Sensor
+            ? scope.Plan.Setup.Model.Sensors[input.Id].Bench.Value
+            : scope.Plan.Setup.Transmitter.Controls[input.Id].StartSetting;
 
     private string Name(StepInput input) =>
         input.Kind switch
@@ -167,9 +170,16 @@ internal sealed class ProofWords(ProofScope scope, ReducedMemory memory)
         scope.Plan.Setup.Transmitter.Controls[input.Id] switch
         {
             ButtonControl => input.Setting == 1 ? $"Press {Name(input)} and hold it" : $"Let {Name(input)} go",
-            SwitchControl => $"Put {Name(input)} to {Place(input)}",
+            SwitchControl made => $"Put {Name(input)} {Way(made, (int)input.Setting)}to {Place(input)}",
             _ => $"Move {Name(input)} to {Place(input)}",
         };
+
+    // Which way the finger moves it; a row of many positions may lie from left to right.
+    private static string Way(SwitchControl made, int position) =>
+        made.Positions > MostOneAboveTheOther ? ""
+        : position == 1 ? "away from you "
+        : position == made.Positions ? "towards you "
+        : "";
 
     private string Place(StepInput input)
     {

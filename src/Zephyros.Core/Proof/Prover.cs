@@ -124,8 +124,8 @@ public sealed class Prover
         PromiseCheck check,
         Watch watch,
         ReducedModel model,
-        HashSet<BreakingMove>? discarded = null
-    ) => new(model, watch, RolesFor(check).Of, limits, discarded ?? []);
+        Func<Exploration, bool>? judge = null
+    ) => new(model, watch, RolesFor(check).Of, limits, judge);
 
     /// <summary>Writes and plays what an exploration of a check found.</summary>
     internal PathWriter WriterFor(PromiseCheck check, Explorer explorer, ReducedModel model, Exploration found) =>
@@ -381,7 +381,7 @@ public sealed class Prover
             limits.TwoHands
                 ? "Tried: single movements, and pairs of controls that change within one frame."
                 : "Tried: single movements, in any order and from anywhere to anywhere.",
-            "Delays and presses end in every order, and at the same moment, that their lengths allow; the board's own times in any order.",
+            "Delays and presses, and the board's own times beside them, end in every order, and at the same moment, that their lengths allow; the board's own times among each other in any order.",
             "Telemetry comes, goes and reads anything within its range at any time, also 0 at the start.",
             "Frames may be missing for any time; what is moved meanwhile arrives at once.",
             $"A transmitter that was switched off takes {plan.Setup.Transmitter.RestartTime} at least until it sends again.",

@@ -46,6 +46,32 @@ internal sealed class ReducedMemory
     /// <summary>True when a part waits for its time to pass.</summary>
     public bool Waits(int memory, int part) => found[memory][parts.Count + part] > 0;
 
+    /// <summary>True when any part counts time.</summary>
+    public bool CountsTime => parts.Any(p => p.Code is OpCode.Delay or OpCode.Press);
+
+    /// <summary>The parts that wait and whose beginning is known, with the place of it in the order, 1 and up.</summary>
+    public IEnumerable<(int Part, int Rank)> Waiting(int memory)
+    {
+        var state = found[memory];
+        for (var i = 0; i < parts.Count; i++)
+            if (state[parts.Count + i] > 0 && Told(state, i))
+                yield return (i, state[parts.Count + i]);
+    }
+
+    /// <summary>How many beginnings there are in the order of a memory.</summary>
+    public int Began(int memory) =>
+        found[memory].AsSpan(parts.Count, parts.Count) is { Length: > 0 } ranks ? Highest(ranks) : 0;
+
+    /// <summary>How many of the first beginnings of a memory are still among those of the next one.</summary>
+    public int StillBefore(int memory, int next, int count)
+    {
+        var (old, now, last) = (found[memory], found[next], 0);
+        for (var i = 0; i < parts.Count; i++)
+            if (old[parts.Count + i] is var was and > 0 && was <= count && old[i] == now[i])
+                last = Math.Max(last, now[parts.Count + i]);
+        return last;
+    }
+
     /// <summary>Which parts can come to their end next, together or alone: sets of parts, a bit each.</summary>
     public IReadOnlyList<ulong> Endings(int memory) => endings[memory] ??= [.. Allowed(found[memory])];
 
@@ -141,6 +167,14 @@ internal sealed class ReducedMemory
         }
 
         return number;
+    }
+
+    private static int Highest(ReadOnlySpan<int> ranks)
+    {
+        var highest = 0;
+        foreach (var rank in ranks)
+            highest = Math.Max(highest, rank);
+        return highest;
     }
 
     private double LengthIn(int part, int state)

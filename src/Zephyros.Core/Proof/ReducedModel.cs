@@ -15,7 +15,8 @@ internal sealed class ReducedModel
     private readonly ProofScope scope;
     private readonly RangeRun run;
     private readonly bool examples;
-    private readonly Dictionary<(int Memory, RowCause Cause), OutcomeRow[]?[]> rows = [];
+    private readonly Dictionary<(int Memory, RowCause Cause), RowTable> rows = [];
+    private readonly ByteMeter meter = new();
     private readonly List<RowCause> causes = [];
     private readonly int[] came;
     private readonly int[] held;
@@ -23,11 +24,11 @@ internal sealed class ReducedModel
     private readonly List<ulong> readings = [];
     private readonly int standing;
     private readonly DeclaredOverrides? overrides;
-    private long tables;
+    private readonly bool keepsEdges;
     private int runs;
     private readonly BoardAtom[] fixedAtoms;
-    private readonly (int Channel, BoardAtom[] Atoms)[] channels;
-    private readonly BoardAtom[] qualityAtoms;
+    private readonly (int Channel, int Place, ReadPatterns Read)[] channels;
+    private readonly ReadPatterns? quality;
 
     /// <summary>Makes tables ready.</summary>
     /// <param name="scope">What matters.</param>
@@ -43,6 +44,7 @@ internal sealed class ReducedModel
         };
         if (scope.Looks.AtRestOn is { } looked)
             overrides = new DeclaredOverrides(scope.Plan, looked);
+        keepsEdges = scope.Plan.Setup.Air.OnLoss != Air.ReceiverLoss.Silent;
         Grid = new InputGrid(scope.Inputs);
         standing = scope.Inputs.ToList().FindIndex(i => i.Kind == InputKind.Control && i.Id == scope.Standing);
         Open = new OpenComparisons(scope);
@@ -56,12 +58,13 @@ internal sealed class ReducedModel
             where channel.Number <= scope.Carried && channel.Number - 1 != scope.Plan.QualityPlace
             let atoms = scope.Atoms.Where(a => a.Channel == channel.Number - 1).ToArray()
             where atoms.Length > 0
-            select (channel.Index, atoms),
+            select (channel.Index, channel.Number - 1, new ReadPatterns(atoms)),
         ];
-        // A channel that nothing feeds, or that does not get through, stands at its centre for ever.
         // The receiver may put any quality into its channel.
-        qualityAtoms = [.. scope.Atoms.Where(a => a.Channel == scope.Plan.QualityPlace)];
-        fixedAtoms = [.. scope.Atoms.Except(qualityAtoms).Where(a => channels.All(c => !c.Atoms.Contains(a)))];
+        var qualityAtoms = scope.Atoms.Where(a => a.Channel == scope.Plan.QualityPlace).ToArray();
+        quality = qualityAtoms.Length > 0 ? new ReadPatterns(qualityAtoms) : null;
+        // A channel that nothing feeds, or that does not get through, stands at its centre for ever.
+        fixedAtoms = [.. scope.Atoms.Except(qualityAtoms).Where(a => channels.All(c => c.Place != a.Channel))];
     }
 
     public ProofScope Scope => scope;
@@ -84,7 +87,7 @@ internal sealed class ReducedModel
     public IReadOnlyList<ulong> Readings => readings;
 
     /// <summary>The bytes that the tables take, about.</summary>
-    public long Bytes => tables + Memory.Bytes + (64L * readings.Count);
+    public long Bytes => meter.Bytes + Memory.Bytes + (64L * readings.Count);
 
     /// <summary>The number of what the board reads.</summary>
     public int NumberOf(ulong reading)
@@ -99,27 +102,30 @@ internal sealed class ReducedModel
         return number;
     }
 
-    /// <summary>What comes of running the model at the positions of a word.</summary>
+    /// <summary>Where what comes of running the model is kept.</summary>
     /// <param name="memory">The number of the memory before; 0 is a transmitter that was just switched on.</param>
-    /// <param name="word">The word.</param>
     /// <param name="cause">Why it is run. Positions where the parts whose time ends are not waiting have no outcome.</param>
-    public OutcomeRow[] Row(int memory, int word, RowCause cause)
+    public RowTable Rows(int memory, RowCause cause)
     {
         ref var table = ref CollectionsMarshal.GetValueRefOrAddDefault(rows, (memory, cause), out _);
         if (table is null)
         {
-            table = new OutcomeRow[Grid.Words][];
-            tables += 8L * Grid.Words;
+            table = new RowTable(memory, cause, Grid.Words, meter);
             if (!causes.Contains(cause))
                 causes.Add(cause);
         }
 
-        return table[word] ?? (table[word] = Work(memory, word, cause));
+        return table;
     }
 
+    /// <summary>What comes of running the model at the positions of a word.</summary>
+    /// <param name="table">The memory before, and why it is run.</param>
+    /// <param name="word">The word.</param>
+    public OutcomeRow[] Row(RowTable table, int word) =>
+        table.Known(word) ?? table.Learn(word, Work(table.Memory, word, table.Cause));
+
     /// <summary>The tables that were worked out.</summary>
-    public IEnumerable<((int Memory, RowCause Cause) Key, OutcomeRow[]?[] Words)> Tables =>
-        rows.Select(r => (r.Key, r.Value));
+    public IEnumerable<RowTable> Tables => rows.Values;
 
     private OutcomeRow[] Work(int memory, int word, RowCause cause)
     {
@@ -145,7 +151,6 @@ internal sealed class ReducedModel
             } while (choices.Next());
         }
 
-        tables += 40 + (24L * found.Count);
         return [.. found.Select(f => new OutcomeRow(f.Key, f.Value))];
     }
 
@@ -191,25 +196,30 @@ internal sealed class ReducedModel
         foreach (var atom in fixedAtoms)
             if (atom.Channel < scope.Plan.Wire.Channels && atom.Holds(scope.Receive(atom.Channel, default).Value))
                 reading |= atom.Bit;
-        if (qualityAtoms.Length > 0)
-            reading |= OneOf(qualityAtoms, AnyQuality, choices);
+        if (quality is not null)
+            reading |= OneOf(quality, AnyQuality, choices);
         for (var i = 0; i < came.Length; i++)
             came[i] = i < Open.Ops.Count ? run.Came[Open.Ops[i]] : 0;
-        foreach (var (channel, atoms) in channels)
+        foreach (var (channel, place, read) in channels)
         {
-            var received = scope.Receive(atoms[0].Channel, run.Sent(channel, withOverrides: true));
+            var received = scope.Receive(place, run.Sent(channel, withOverrides: true));
             var exact = received.ExampleDecides
-                ? BitsAt(atoms, received.Value)
-                : OneOf(atoms, received, choices, PlaceOf(channel));
-            var wander = scope.Wander(atoms[0].Channel);
-            var read = wander > 0 ? OneOf(atoms, received.Wandering(wander), choices) : exact;
-            reading |= read;
-            if (wander > 0 && received.ExampleDecides && read != exact)
+                ? read.At(received.Value)
+                : OneOf(read, received, choices, PlaceOf(channel));
+            var wander = scope.Wander(place);
+            var trembling = wander > 0 ? OneOf(read, received.Wandering(wander), choices) : exact;
+            reading |= trembling;
+            if (wander > 0 && received.ExampleDecides && trembling != exact)
                 reading |= ProofScope.TremblesBit;
+            if (keepsEdges && wander > 0 && IsNearEdge(read, received.Wandering(wander)))
+                reading |= ProofScope.NearEdgeBit;
         }
 
         return reading;
     }
+
+    private static bool IsNearEdge(ReadPatterns read, ValueRange received) =>
+        read.Within(received.Low, received.High).Length > 1;
 
     // Where the control stands that is looked at.
     private ulong Standing(int word, int bit) =>
@@ -234,13 +244,9 @@ internal sealed class ReducedModel
     }
 
     // What a range may be read as; what was read before stays when it is held.
-    private ulong OneOf(BoardAtom[] atoms, ValueRange received, Choices choices, int open = -1)
+    private ulong OneOf(ReadPatterns read, ValueRange received, Choices choices, int open = -1)
     {
-        var edges = atoms
-            .SelectMany(a => new[] { a.From, Math.BitIncrement(a.UpTo) })
-            .Where(e => e > received.Low && e <= received.High)
-            .Prepend(received.Low);
-        ulong[] ways = [.. edges.Select(e => BitsAt(atoms, e)).Distinct().Order()];
+        var ways = read.Within(received.Low, received.High);
         var way = 0;
         if (open >= 0 && held[open] > 0 && held[open] <= ways.Length)
             way = held[open] - 1;
@@ -250,15 +256,6 @@ internal sealed class ReducedModel
         if (open >= 0 && ways.Length > 1)
             came[open] = way + 1;
         return ways[way];
-    }
-
-    private static ulong BitsAt(BoardAtom[] atoms, double value)
-    {
-        var bits = 0UL;
-        foreach (var atom in atoms)
-            if (atom.Holds(value))
-                bits |= atom.Bit;
-        return bits;
     }
 
     private bool StickLow()

@@ -14,6 +14,8 @@ namespace Zephyros.Core.Proof;
 /// <param name="Excused">True when, since the transmitter last reached the receiver, a control was moved that excuses what its return
 /// brings; see <see cref="Watch.Excuses"/>.</param>
 /// <param name="Trembled">True when the last reading lay beside what is sent; only where a promise asks.</param>
+/// <param name="Timers">Which waits of the model began before each time that the board counts, see <see cref="TimerOrder"/>; 0 where the
+/// model counts none.</param>
 public readonly record struct Situation(
     BoardState Board,
     RadioState Radio,
@@ -24,5 +26,6 @@ public readonly record struct Situation(
     bool Fix,
     int Monitor,
     bool Excused = false,
-    bool Trembled = false
+    bool Trembled = false,
+    int Timers = 0
 );

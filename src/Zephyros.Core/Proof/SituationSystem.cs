@@ -16,13 +16,19 @@ internal sealed class SituationSystem
     // A frame like the one before changes a board at most so many times.
     private const int MostRepeats = 4;
 
+    private static readonly BoardTimer[] Timers = Enum.GetValues<BoardTimer>();
+
     private readonly SignalPlan plan;
     private readonly ReducedModel model;
     private readonly Watch watch;
     private readonly Dictionary<Situation, int> numbers = [];
     private readonly List<Situation> situations = [];
+    private readonly List<Happening[]?> happenings = [];
     private readonly Dictionary<(int Situation, Happening Happening), StepTable> steps = [];
     private long tables;
+    private readonly HeldTrembles trembles;
+    private readonly TimerOrder order;
+    private readonly Dictionary<(int Situation, int Before, int After), int> ordered = [];
     private readonly ulong presetBits;
     private readonly ulong presetView;
     private readonly ulong unlinkedView;
@@ -31,6 +37,7 @@ internal sealed class SituationSystem
     {
         (this.model, this.watch, plan) = (model, watch, model.Scope.Plan);
         model.NumberOf(0);
+        order = new TimerOrder(plan, model.Memory);
         foreach (var atom in model.Scope.Atoms)
         {
             var preset = Preset(atom.Channel);
@@ -42,6 +49,15 @@ internal sealed class SituationSystem
 
             unlinkedView |= atom.Holds((preset ?? Microseconds.Neutral).Value) ? atom.Bit : 0;
         }
+
+        trembles = new HeldTrembles(
+            model.Scope,
+            model
+                .Scope.Atoms.Select(a => a.Channel)
+                .Distinct()
+                .Where(c => Preset(c) is not null)
+                .ToDictionary(c => c, c => Preset(c)!.Value)
+        );
     }
 
     /// <summary>What was worked out so far.</summary>
@@ -56,8 +72,9 @@ internal sealed class SituationSystem
     /// <summary>The situations found so far, by number.</summary>
     public IReadOnlyList<Situation> Situations => situations;
 
-    /// <summary>The situation after the first move that breaks the promise; null while none does.</summary>
-    public Situation? AfterBreak { get; private set; }
+    /// <summary>The situation after a step, also one that breaks the promise.</summary>
+    public Situation After(StepTable table, int reading) =>
+        Come(situations[table.Situation], table.Happening, reading).Next;
 
     /// <summary>The situation at the start: transmitter on, craft without power, level, no cable.</summary>
     public int Start() =>
@@ -66,17 +83,22 @@ internal sealed class SituationSystem
         );
 
     /// <summary>Everything but movements of inputs and the time of the model that can happen in a situation.</summary>
-    public IEnumerable<Happening> Happenings(int number)
+    public IReadOnlyList<Happening> Happenings(int number)
     {
-        var now = situations[number];
-        if (model.Scope.Trembles && now.Radio != RadioState.Off)
+        while (happenings.Count <= number)
+            happenings.Add(null);
+        return happenings[number] ??= [.. Happenings(situations[number])];
+    }
+
+    private IEnumerable<Happening> Happenings(Situation now)
+    {
+        if (model.Scope.Trembles && now.Radio == RadioState.Up)
             yield return new(MoveKind.Tremble);
-        foreach (var timer in Enum.GetValues<BoardTimer>())
-            if (
-                (timer != BoardTimer.FramesMissing || !FramesArrive(now))
-                && plan.Board.Duration(timer) is not null
-                && BoardMachine.Runs(plan.Board, now.Board, timer)
-            )
+        if (model.Scope.Trembles && now.Radio != RadioState.Up && FramesArrive(now))
+            foreach (var reading in trembles.Of(model.Readings[now.Held], now.Linked))
+                yield return new(MoveKind.Tremble, model.NumberOf(reading));
+        foreach (var timer in Timers)
+            if (Runs(now, timer))
                 yield return new(MoveKind.BoardTime, (int)timer);
         if (now.Radio == RadioState.Up)
             yield return new(MoveKind.RadioLost);
@@ -103,6 +125,37 @@ internal sealed class SituationSystem
         if (watch.LooksAtFix || plan.Setup.Board.Loss.Procedure == LossProcedure.ReturnHome)
             yield return new(MoveKind.Fix, now.Fix ? 0 : 1);
     }
+
+    private bool Runs(in Situation now, BoardTimer timer) =>
+        (timer != BoardTimer.FramesMissing || !FramesArrive(now))
+        && plan.Board.Duration(timer) is not null
+        && BoardMachine.Runs(plan.Board, now.Board, timer);
+
+    /// <summary>True when, by the lengths of all that waits, something can happen before the rest.</summary>
+    public bool MayHappen(int number, Happening happening, int memory) =>
+        happening.Kind != MoveKind.BoardTime
+        || order.MayEnd(situations[number].Timers, (BoardTimer)happening.Value, memory);
+
+    /// <summary>True when, by the lengths of all that waits, parts of the model can come to their end before the rest.</summary>
+    public bool MayEnd(int number, ulong ending, int memory) => order.MayEnd(situations[number].Timers, ending, memory);
+
+    /// <summary>A situation that a step has led to, with the board's times put in order with the waits of the model.</summary>
+    /// <param name="number">The situation, or <see cref="Watch.Broken"/>, which stays.</param>
+    /// <param name="before">The memory before the step.</param>
+    /// <param name="after">The memory after it.</param>
+    public int Ordered(int number, int before, int after)
+    {
+        if (number == Watch.Broken || situations[number].Timers == 0)
+            return number;
+        ref var known = ref CollectionsMarshal.GetValueRefOrAddDefault(ordered, (number, before, after), out var found);
+        if (!found)
+            known = Number(situations[number] with { Timers = order.After(situations[number].Timers, before, after) });
+        return known;
+    }
+
+    /// <summary>What <see cref="Ordered"/> was asked, and its answers.</summary>
+    public IEnumerable<(int Situation, int Before, int After, int To)> Orders =>
+        ordered.Select(o => (o.Key.Situation, o.Key.Before, o.Key.After, o.Value));
 
     /// <summary>Why the model is run once more when something happens.</summary>
     public RowCause CauseOf(Happening happening) =>
@@ -207,15 +260,24 @@ internal sealed class SituationSystem
 
     private int Work(Situation before, Happening happening, int reading)
     {
+        var (next, change) = Come(before, happening, reading);
+        var monitor = watch.Next(before.Monitor, change);
+        return monitor == Watch.Broken ? Watch.Broken : Number(next with { Monitor = monitor });
+    }
+
+    private (Situation Next, Change Change) Come(Situation before, Happening happening, int reading)
+    {
         var next = Happen(before, happening, reading);
         var frames = FramesArrive(next);
         var shown = next.Radio == RadioState.Up ? reading : next.Held;
         var bits = model.Readings[shown];
+        var through = Timers.Where(t => Runs(before, t) && Runs(next, t)).ToHashSet();
         if (frames)
-            next = next with { Board = See(next, new BoardView(bits)) };
+            next = next with { Board = See(next, new BoardView(bits), through) };
         var returns = before.Radio != RadioState.Up && next.Radio == RadioState.Up;
         var excused = before.Excused || (happening.Roles & watch.Excuses) != 0;
-        var trembled = watch.LooksAtTremble && (bits & ProofScope.TremblesBit) != 0;
+        var held = happening.Kind == MoveKind.Tremble && next.Radio != RadioState.Up;
+        var trembled = watch.LooksAtTremble && (held || (bits & ProofScope.TremblesBit) != 0);
         var change = new Change(
             before,
             happening.Kind,
@@ -230,12 +292,25 @@ internal sealed class SituationSystem
             returns && before.Board is { Powered: true, HasSignal: true } && !FramesArrive(before),
             trembled || before.Trembled
         );
-        next = next with { Excused = next.Radio != RadioState.Up && excused, Trembled = frames && trembled };
-        var monitor = watch.Next(before.Monitor, change);
-        if (monitor != Watch.Broken)
-            return Number(next with { Monitor = monitor });
-        AfterBreak ??= next;
-        return Watch.Broken;
+        next = next with
+        {
+            Excused = next.Radio != RadioState.Up && excused,
+            Trembled = frames && trembled,
+            Timers = order.Matters ? TimersAfter(before, happening, next, through) : 0,
+        };
+        return (next, change);
+    }
+
+    // A timer that stood still in between begins anew.
+    private int TimersAfter(in Situation before, Happening happening, in Situation next, HashSet<BoardTimer> through)
+    {
+        var made = before.Timers;
+        foreach (var timer in Timers)
+            if (!Runs(next, timer))
+                made = TimerOrder.With(made, timer, 0);
+            else if (!through.Contains(timer) || happening == new Happening(MoveKind.BoardTime, (int)timer))
+                made = TimerOrder.With(made, timer, TimerOrder.Begun);
+        return made;
     }
 
     private Situation Happen(Situation now, Happening happening, int reading)
@@ -248,6 +323,8 @@ internal sealed class SituationSystem
                 {
                     Board = BoardMachine.Elapse(plan.Board, board, (BoardTimer)happening.Value, now.Fix),
                 };
+            case MoveKind.Tremble when now.Radio != RadioState.Up:
+                return now with { Held = happening.Value };
             case MoveKind.RadioLost:
                 return now with { Radio = RadioState.Lost, Held = HeldAfter(now, reading) };
             case MoveKind.TransmitterOff:
@@ -283,7 +360,8 @@ internal sealed class SituationSystem
         }
     }
 
-    private BoardState See(in Situation now, BoardView view)
+    // Timers that stand still at any time meanwhile are taken out.
+    private BoardState See(in Situation now, BoardView view, HashSet<BoardTimer> through)
     {
         var around = Around(plan.Setup.Board, now.Lies, now.Usb, now.Fix);
         var board = now.Board;
@@ -293,6 +371,7 @@ internal sealed class SituationSystem
             if (next == board)
                 break;
             board = next;
+            through.RemoveWhere(timer => !BoardMachine.Runs(plan.Board, next, timer));
         }
 
         return board;

@@ -125,8 +125,8 @@ internal sealed class ThrottleResponse
     private void Look()
     {
         var done = new HashSet<string>(StringComparer.Ordinal);
-        foreach (var (memory, words) in explorer.PositionsWhileOn().OrderBy(p => p.Memory))
-        foreach (var ((word, bit), reachable) in Lines(words))
+        foreach (var (memory, positions) in explorer.PositionsWhileOn().OrderBy(p => p.Memory))
+        foreach (var ((word, bit), reachable) in Lines(positions))
         foreach (var settings in Samples(word, bit))
         {
             breath();
@@ -148,19 +148,19 @@ internal sealed class ThrottleResponse
     }
 
     // The positions that differ by the stick alone, and in which cells it can be.
-    private IEnumerable<KeyValuePair<(int Word, int Bit), bool[]>> Lines(ulong[] words)
+    private IEnumerable<KeyValuePair<(int Word, int Bit), bool[]>> Lines(PositionSet positions)
     {
         var lines = new Dictionary<(int Word, int Bit), bool[]>();
-        for (var word = 0; word < words.Length; word++)
-        for (var bits = words[word]; bits != 0; bits &= bits - 1)
-        {
-            var bit = BitOperations.TrailingZeroCount(bits);
-            var cell = model.Grid.Cell(stick, word, bit);
-            var line = model.Grid.With(stick, 0, word, bit);
-            if (!lines.TryGetValue(line, out var reachable))
-                lines.Add(line, reachable = new bool[placesOf.Length]);
-            reachable[cell] = true;
-        }
+        foreach (var (word, held) in positions.Words())
+            for (var bits = held; bits != 0; bits &= bits - 1)
+            {
+                var bit = BitOperations.TrailingZeroCount(bits);
+                var cell = model.Grid.Cell(stick, word, bit);
+                var line = model.Grid.With(stick, 0, word, bit);
+                if (!lines.TryGetValue(line, out var reachable))
+                    lines.Add(line, reachable = new bool[placesOf.Length]);
+                reachable[cell] = true;
+            }
 
         return lines;
     }

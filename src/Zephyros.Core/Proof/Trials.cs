@@ -36,7 +36,8 @@ internal sealed class Trials(Prover prover, PromiseCheck check)
             if (prover.TooLarge(model))
                 return null;
             var watch = check.Watch();
-            var (explorer, found) = Explore(model, watch, []);
+            var explorer = prover.ExplorerFor(check, watch, model);
+            var found = prover.Explore(check, model, explorer);
             if (found.Ending == ExplorationEnding.Exhausted)
                 return new Trial([], TrialEnding.Excluded) { PremiseReached = watch.PremiseReached };
             if (found.Ending == ExplorationEnding.OverLimit)
@@ -52,28 +53,20 @@ internal sealed class Trials(Prover prover, PromiseCheck check)
     private Trial? PastWhatFailed(bool examples)
     {
         var model = prover.ModelFor(check, examples);
-        var discarded = new HashSet<BreakingMove>();
-        while (discarded.Count < MostDiscards)
-        {
-            var (explorer, found) = Explore(model, check.Watch(), discarded);
-            if (found.Ending != ExplorationEnding.Broken)
-                return null;
-            var (path, confirmed) = prover.WriterFor(check, explorer, model, found).Play();
-            if (confirmed)
-                return new Trial(path, TrialEnding.Played);
-            discarded.Add(explorer.BrokenBy);
-        }
-
-        return null;
-    }
-
-    private (Explorer Explorer, Exploration Found) Explore(
-        ReducedModel model,
-        Watch watch,
-        HashSet<BreakingMove> discarded
-    )
-    {
-        var explorer = prover.ExplorerFor(check, watch, model, discarded);
-        return (explorer, prover.Explore(check, model, explorer));
+        IReadOnlyList<PathStep>? played = null;
+        Explorer? explorer = null;
+        explorer = prover.ExplorerFor(
+            check,
+            check.Watch(),
+            model,
+            found =>
+            {
+                var (path, confirmed) = prover.WriterFor(check, explorer!, model, found).Play();
+                played = confirmed ? path : null;
+                return confirmed || explorer!.Discarded + 1 >= MostDiscards;
+            }
+        );
+        prover.Explore(check, model, explorer);
+        return played is null ? null : new Trial(played, TrialEnding.Played);
     }
 }

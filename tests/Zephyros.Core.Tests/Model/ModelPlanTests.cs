@@ -86,10 +86,16 @@ public sealed class ModelPlanTests
     public void Evaluation_allocates_nothing()
     {
         var rig = new ModelRig(Demo.Sandpiper);
+        // The runtime itself may allocate once while it compiles; what a pass allocates shows in every round.
+        Assert.Equal(0, Enumerable.Range(0, 3).Min(_ => Allocated(rig)));
+    }
+
+    private static long Allocated(ModelRig rig)
+    {
         var before = GC.GetAllocatedBytesForCurrentThread();
         for (var i = 0; i < 1000; i++)
             rig.Pass(1);
-        Assert.Equal(before, GC.GetAllocatedBytesForCurrentThread());
+        return GC.GetAllocatedBytesForCurrentThread() - before;
     }
 
     private static Channel Dial(ScaleStep? step, OutputStage stage)

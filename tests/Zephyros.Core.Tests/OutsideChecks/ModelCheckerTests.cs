@@ -41,7 +41,7 @@ public sealed class ModelCheckerTests
         {
             var plan = SignalPlan.Compile(new RandomCraft(seed).Make());
             var promises = PromiseList.All.Where(p => p.BySettings(plan) is null).ToArray();
-            if (Compare(plan, promises[seed % promises.Length], MostStates) is not { } result)
+            if (Compare(plan, promises[seed % promises.Length], MostStates, seed: seed) is not { } result)
                 continue;
             compared++;
             broken += result ? 1 : 0;
@@ -64,7 +64,7 @@ public sealed class ModelCheckerTests
         Assert.False(Compare(plan, promise, long.MaxValue, unwanted));
     }
 
-    private static bool? Compare(SignalPlan plan, Promise promise, long most, int index = 0)
+    private static bool? Compare(SignalPlan plan, Promise promise, long most, int index = 0, int seed = -1)
     {
         var check = promise.Checks(plan).ElementAtOrDefault(index);
         if (check is null)
@@ -87,7 +87,10 @@ public sealed class ModelCheckerTests
             .Scope.Inputs.Select((input, i) => wanted.Any(w => w.Input == i) ? 1 : input.Cells.Count)
             .ToArray();
         if (theirs.Broken)
-            Assert.Equal(ours.Path.Count - 1, theirs.Depth - cells.Length);
+            Assert.True(
+                ours.Path.Count - 1 == theirs.Depth - cells.Length,
+                $"{promise.Code}, check {index}, seed {seed}: {ours.Path.Count - 1} moves, but {theirs.Depth - cells.Length} by the checker"
+            );
         else
             Assert.Equal(ours.States, theirs.States - StatesBeforeTheStart(cells));
         return theirs.Broken;

@@ -14,7 +14,7 @@ internal sealed class AllowedSteps(ReducedModel model, SituationSystem system)
         // The board's time may be up between the look and the move.
         var timers = system
             .Happenings(before.Situation)
-            .Where(h => h.Kind == MoveKind.BoardTime)
+            .Where(h => h.Kind == MoveKind.BoardTime && system.MayHappen(before.Situation, h, before.Memory))
             .SelectMany(h => Next(before, h, system.CauseOf(h)))
             .ToArray();
         return timers.Prepend(before).Any(first => AllowsFrom(first, after));
@@ -43,7 +43,12 @@ internal sealed class AllowedSteps(ReducedModel model, SituationSystem system)
         for (var i = 0; i < MostTimers && !reached.Contains(after); i++)
             foreach (var state in reached.ToArray())
             {
-                foreach (var ending in model.Memory.Endings(state.Memory).ToArray())
+                foreach (
+                    var ending in model
+                        .Memory.Endings(state.Memory)
+                        .Where(e => system.MayEnd(state.Situation, e, state.Memory))
+                        .ToArray()
+                )
                     reached.UnionWith(
                         Next(state, new Happening(MoveKind.ModelTime), new(ending, model.Open.ByParts(ending)))
                     );
@@ -55,6 +60,7 @@ internal sealed class AllowedSteps(ReducedModel model, SituationSystem system)
                     var timer in system
                         .Happenings(state.Situation)
                         .Where(h => h.Kind is MoveKind.BoardTime or MoveKind.Tremble)
+                        .Where(h => system.MayHappen(state.Situation, h, state.Memory))
                         .ToArray()
                 )
                     reached.UnionWith(Next(state, timer, system.CauseOf(timer)));
@@ -88,17 +94,20 @@ internal sealed class AllowedSteps(ReducedModel model, SituationSystem system)
         var on = system.Situations[here.Situation].Radio != RadioState.Off;
         var table = system.Steps(here.Situation, happening);
         if (!on && happening.Kind != MoveKind.TransmitterOn)
-            return cause.Ending != 0 ? [] : [here with { Memory = 0, Situation = system.Next(table, 0) }];
+            return cause.Ending != 0 ? [] : [After(0, 0)];
         var memory = happening.Kind == MoveKind.TransmitterOn ? 0 : here.Memory;
         return
         [
-            .. from row in model.Row(memory, here.Word, cause)
+            .. from row in model.Row(model.Rows(memory, cause), here.Word)
             where (row.Positions >> here.Bit & 1) != 0
-            select here with
-            {
-                Memory = happening.Kind == MoveKind.TransmitterOff ? 0 : row.Outcome.Memory,
-                Situation = system.Next(table, row.Outcome.Reading),
-            },
+            select After(happening.Kind == MoveKind.TransmitterOff ? 0 : row.Outcome.Memory, row.Outcome.Reading),
         ];
+
+        ProofState After(int next, int reading) =>
+            here with
+            {
+                Memory = next,
+                Situation = system.Ordered(system.Next(table, reading), here.Memory, next),
+            };
     }
 }

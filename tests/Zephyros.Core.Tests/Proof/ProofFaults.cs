@@ -100,6 +100,10 @@ internal static class ProofFaults
             ["preset with arm on"] = (Presets((1, 990), (5, 1900)), "quiet-receiver"),
             ["preset without the throttle"] = (Presets((5, 1100)), "quiet-receiver"),
             // Disarmed meanwhile, the switch is still on when the radio is back: a rising request.
+            ["a preset that trembles across the low limit"] = (
+                Trembling(Presets((1, 1000), (5, 1100))),
+                "quiet-receiver"
+            ),
             ["preset that disarms"] = (Presets((1, 990), (5, 1100)), "no-delayed-arming"),
             ["preset that disarms, restarted"] = (Presets((1, 990), (5, 1100)), "restart-stays-off"),
             ["shared reserved channel"] = (
@@ -712,7 +716,11 @@ internal static class ProofFaults
             High = new Microseconds(high),
         };
 
-    private static Setup Presets(params (int Channel, double Value)[] presets) =>
+    /// <summary>A throttle that was measured to wander by 20 µs.</summary>
+    public static Setup Trembling(Setup setup) => setup.WithBoard(b => b with { Wander = b.Wander.Add("1", new(20)) });
+
+    /// <summary>A receiver that sends some channels by itself without radio, in microseconds.</summary>
+    public static Setup Presets(params (int Channel, double Value)[] presets) =>
         Clean.WithAir(a =>
             a with
             {

@@ -15,6 +15,14 @@ public sealed class TrialTests
     public void What_two_controls_decide_together_breaks_nothing_by_itself() =>
         Assert.Equal(VerdictKind.Proven, Prove(new RandomCraft(32).Make(), "safe-end-is-safe").Kind);
 
+    // Whether a delay of 0.4 s is over before the sensors are calibrated is a matter of their lengths, and decides these.
+    [Theory]
+    [InlineData(8, "thrust-stays")]
+    [InlineData(11, "quiet-start")]
+    [InlineData(23, "thrust-stays")]
+    public void The_boards_times_end_in_order_with_the_models(int seed, string code) =>
+        Assert.NotEqual(VerdictKind.NotProven, Prove(new RandomCraft(seed).Make(), code).Kind);
+
     [Fact]
     public void A_function_that_telemetry_switches_on_breaks_its_plan_on_the_bench()
     {
@@ -27,6 +35,52 @@ public sealed class TrialTests
             replay.Step();
         Assert.True(setup.Board.Functions["lamp"].IsActive([.. replay.Bench.Snapshot("throttle").Received]));
         Assert.Equal(1, replay.Bench.SettingOf("right-shoulder"));
+    }
+
+    // What a receiver sends by itself trembles too: 20 µs are harmless to a preset 30 µs below the low limit, and not to one 10 µs below it.
+    [Fact]
+    public void A_preset_is_judged_with_what_it_trembles()
+    {
+        var near = ProofFaults.Presets((1, 1000), (5, 1100));
+        Assert.Equal(VerdictKind.Proven, Prove(near, "quiet-receiver").Kind);
+        Assert.Equal(VerdictKind.Broken, Prove(ProofFaults.Trembling(near), "quiet-receiver").Kind);
+        var far = ProofFaults.Presets((1, 980), (5, 1100));
+        Assert.Equal(VerdictKind.Proven, Prove(ProofFaults.Trembling(far), "quiet-receiver").Kind);
+    }
+
+    // A start position that makes no difference is the one at which the control always starts.
+    [Fact]
+    public void A_sequence_starts_with_what_matters_elsewhere_only()
+    {
+        foreach (
+            var (name, code) in new[]
+            {
+                ("cut without a latch", "safe-end-is-safe"),
+                ("receiver that holds", "loss-is-handled"),
+            }
+        )
+        {
+            var setup = ProofFaults.All[name].Setup;
+            var path = Prove(setup, code).Path;
+            foreach (var input in path[0].Inputs.Where(i => i.Kind == InputKind.Control))
+            {
+                var start = setup.Transmitter.Controls[input.Id].StartSetting;
+                var plain = input with { Setting = start, From = start, UpTo = start };
+                PathStep[] without =
+                [
+                    path[0] with
+                    {
+                        Inputs = [.. path[0].Inputs.Select(i => i == input ? plain : i)],
+                    },
+                    .. path.Skip(1),
+                ];
+                var (told, other) = (new BenchReplay(setup, path), new BenchReplay(setup, without));
+                var same = true;
+                while (!told.AtEnd)
+                    same &= (told.Step(), other.Step()) is var _ && told.Bench.Board.Motors == other.Bench.Board.Motors;
+                Assert.True(input.Setting == start || !same, $"{name}: {input.Id} need not stand at {input.Setting}");
+            }
+        }
     }
 
     [Theory]

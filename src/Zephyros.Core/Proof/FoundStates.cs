@@ -1,0 +1,93 @@
+using System.Numerics;
+
+namespace Zephyros.Core.Proof;
+
+/// <summary>The states that were found: the positions, by situation and memory, and which of them are new. Not safe for use by several
+/// threads.</summary>
+/// <param name="words">How many words of positions there are.</param>
+/// <param name="meter">Is told what it takes.</param>
+internal sealed class FoundStates(int words, ByteMeter meter)
+{
+    private readonly List<List<Place?>> places = [];
+    private readonly List<Place> fresh = [];
+
+    /// <summary>How many states were found.</summary>
+    public long Count { get; private set; }
+
+    /// <summary>True when none is new.</summary>
+    public bool NothingNew => fresh.Count == 0;
+
+    /// <summary>Adds states that share a word.</summary>
+    public void Add(Place place, int word, ulong bits)
+    {
+        var added = place.Known.Add(word, bits);
+        if (added == 0)
+            return;
+        Count += BitOperations.PopCount(added);
+        if (place.New is null)
+        {
+            place.New = new PositionSet(words, passing);
+            fresh.Add(place);
+        }
+
+        place.New.Add(word, added);
+    }
+
+    /// <summary>True when a state was found.</summary>
+    public bool Has(ProofState state) =>
+        places.ElementAtOrDefault(state.Situation)?.ElementAtOrDefault(state.Memory) is { } place
+        && (place.Known[state.Word] >> state.Bit & 1) != 0;
+
+    /// <summary>The states that are new since this was last asked, by situation and memory.</summary>
+    public List<StateSet> TakeNew()
+    {
+        var level = new List<StateSet>(fresh.Count);
+        foreach (var place in fresh.OrderBy(p => (p.Situation, p.Memory)))
+        {
+            var set = StateSet.Of(place.Memory, place.Situation, place.New!);
+            meter.Bytes += 12L * set.Places.Length;
+            level.Add(set);
+            place.New = null;
+        }
+
+        fresh.Clear();
+        passing.Bytes = 0;
+        return level;
+    }
+
+    /// <summary>What the new ones take until they are taken, in bytes.</summary>
+    public long PassingBytes => passing.Bytes;
+
+    /// <summary>The positions that were found, by situation and memory.</summary>
+    public IEnumerable<(int Memory, int Situation, PositionSet Positions)> All =>
+        places.SelectMany(p => p).OfType<Place>().Select(p => (p.Memory, p.Situation, p.Known));
+
+    private readonly ByteMeter passing = new();
+
+    /// <summary>Where states with a memory and a situation are kept.</summary>
+    public Place At(int memory, int situation)
+    {
+        while (places.Count <= situation)
+            places.Add([]);
+        var row = places[situation];
+        while (row.Count <= memory)
+            row.Add(null);
+        return row[memory] ??= new Place(memory, situation, new PositionSet(words, meter));
+    }
+
+    /// <summary>The positions that were found with one memory in one situation.</summary>
+    public sealed class Place(int memory, int situation, PositionSet known)
+    {
+        /// <summary>The number of the memory.</summary>
+        public int Memory => memory;
+
+        /// <summary>The number of the situation.</summary>
+        public int Situation => situation;
+
+        /// <summary>All of them.</summary>
+        public PositionSet Known => known;
+
+        /// <summary>Those that are new; null when none is.</summary>
+        public PositionSet? New { get; set; }
+    }
+}

@@ -1,0 +1,51 @@
+using System.Runtime.CompilerServices;
+
+namespace Zephyros.Core.Proof;
+
+/// <summary>A long row of values of which few may ever be asked for: it is made a page at a time.</summary>
+/// <param name="length">How many values there are.</param>
+/// <param name="meter">Is told what it takes.</param>
+internal sealed class Pages<T>(int length, ByteMeter meter)
+{
+    private const int Size = 64;
+
+    private readonly T[]?[] pages = Counted(new T[(length + Size - 1) / Size][], meter);
+
+    /// <summary>A value; its page is made when there is none yet.</summary>
+    public ref T At(int index)
+    {
+        ref var page = ref pages[index / Size];
+        if (page is null)
+        {
+            page = new T[Size];
+            meter.Bytes += (long)Unsafe.SizeOf<T>() * Size;
+        }
+
+        return ref page[index % Size];
+    }
+
+    /// <summary>A value, or nothing while its page is not made.</summary>
+    public T? Peek(int index) => pages[index / Size] is { } page ? page[index % Size] : default;
+
+    /// <summary>The first place from here on, this one too, whose page is made; the length when there is none.</summary>
+    public int Made(int index)
+    {
+        while (index < length && pages[index / Size] is null)
+            index = ((index / Size) + 1) * Size;
+        return Math.Min(index, length);
+    }
+
+    /// <summary>Makes every value nothing again, and keeps the pages.</summary>
+    public void Clear()
+    {
+        foreach (var page in pages)
+            if (page is not null)
+                Array.Clear(page);
+    }
+
+    private static T[]?[] Counted(T[]?[] made, ByteMeter meter)
+    {
+        meter.Bytes += 40 + (8L * made.Length);
+        return made;
+    }
+}
