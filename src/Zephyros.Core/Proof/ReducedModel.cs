@@ -209,7 +209,7 @@ internal sealed class ReducedModel
             var wander = scope.Wander(place);
             var trembling = wander > 0 ? OneOf(read, received.Wandering(wander), choices) : exact;
             reading |= trembling;
-            if (wander > 0 && received.ExampleDecides && trembling != exact)
+            if (wander > 0 && trembling != exact)
                 reading |= ProofScope.TremblesBit;
             if (keepsEdges && wander > 0 && IsNearEdge(read, received.Wandering(wander)))
                 reading |= ProofScope.NearEdgeBit;
