@@ -36,6 +36,39 @@ public sealed class ThirdJudgeTests
         Assert.InRange(broken, setups, 20 * setups);
     }
 
+    // A search without aim is no substitute for the proof: what it needs for a planted fault, and which it never meets, is told.
+    [Fact]
+    public void How_long_the_searcher_needs_for_planted_faults_is_told()
+    {
+        var faults = ProofFaults
+            .All.Where(f => !f.Value.Caught.StartsWith("finding", StringComparison.Ordinal))
+            .ToArray();
+        var moves = Iterations.Deep ? 5 * Moves : Moves / 5;
+        var needed = new ConcurrentDictionary<string, int>(StringComparer.Ordinal);
+        Parallel.ForEach(
+            faults,
+            new ParallelOptions { CancellationToken = TestContext.Current.CancellationToken },
+            fault =>
+            {
+                var (setup, caught) = fault.Value;
+                var searcher = new BreakSearcher(setup, seed: 1);
+                searcher.Search(moves, caught);
+                if (searcher.Broken.TryGetValue(caught, out var found))
+                    needed[fault.Key] = found.Moves;
+            }
+        );
+        int[] sorted = [.. needed.Values.Order()];
+        Score.Tell(
+            $"searcher: {sorted.Length} of {faults.Length} planted faults met within {moves} moves, half of these within {sorted[sorted.Length / 2]}"
+        );
+        if (Iterations.Deep)
+            foreach (var (name, _) in faults)
+                Score.Tell(
+                    needed.TryGetValue(name, out var at) ? $"searcher: {name}: {at} moves" : $"searcher: {name}: never"
+                );
+        Assert.InRange(sorted.Length, faults.Length / 10, faults.Length);
+    }
+
     private static IEnumerable<string> Against(int seed, ref int broken)
     {
         var setup = new NastyCraft(seed).Make();
