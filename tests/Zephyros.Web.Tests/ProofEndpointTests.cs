@@ -25,7 +25,7 @@ public sealed class ProofEndpointTests : IAsyncDisposable
         var leap = await PromiseAsync("no-leap");
         Assert.Equal("broken", (string)leap["state"]!);
         var path = leap["path"]!.AsArray();
-        Assert.Equal("Put Left shoulder towards you to far.", (string)path[2]!["sentence"]!);
+        Assert.Equal("Put Left shoulder to far, towards you.", (string)path[2]!["sentence"]!);
         Assert.Equal("thrust", (string)path[^1]!["motors"]!);
 
         // The bench that everybody sees is put to the last step.

@@ -1,5 +1,4 @@
 using System.Numerics;
-using System.Runtime.InteropServices;
 
 namespace Zephyros.Core.Proof;
 
@@ -228,12 +227,10 @@ internal sealed class Explorer
     private void FollowMovements(StateSet set, bool on)
     {
         transitions += (double)set.Count * movesEach;
-        ref var before = ref CollectionsMarshal.GetValueRefOrAddDefault(
-            movedBefore,
-            (set.Memory, set.Situation),
-            out _
-        );
-        before ??= [.. groups.Select(_ => new PositionSet(grid.Words, meter))];
+        if (!movedBefore.TryGetValue((set.Memory, set.Situation), out var before))
+            movedBefore[(set.Memory, set.Situation)] = before = [
+                .. groups.Select(_ => new PositionSet(grid.Words, meter)),
+            ];
         foreach (var (index, group) in groups.Index())
         {
             moved.Clear();

@@ -170,15 +170,15 @@ internal sealed class ProofWords(ProofScope scope, ReducedMemory memory)
         scope.Plan.Setup.Transmitter.Controls[input.Id] switch
         {
             ButtonControl => input.Setting == 1 ? $"Press {Name(input)} and hold it" : $"Let {Name(input)} go",
-            SwitchControl made => $"Put {Name(input)} {Way(made, (int)input.Setting)}to {Place(input)}",
+            SwitchControl made => $"Put {Name(input)} to {Place(input)}{Way(made, (int)input.Setting)}",
             _ => $"Move {Name(input)} to {Place(input)}",
         };
 
     // Which way the finger moves it; a row of many positions may lie from left to right.
     private static string Way(SwitchControl made, int position) =>
         made.Positions > MostOneAboveTheOther ? ""
-        : position == 1 ? "away from you "
-        : position == made.Positions ? "towards you "
+        : position == 1 ? ", away from you"
+        : position == made.Positions ? ", towards you"
         : "";
 
     private string Place(StepInput input)

@@ -14,7 +14,7 @@ public sealed class Prover
     private readonly SignalPlan plan;
     private readonly ProofLimits limits;
     private readonly StopControls stops;
-    private readonly Dictionary<(ProofLooks Looks, bool Examples, int Pieces), ReducedModel> models = [];
+    private readonly Dictionary<(ProofLooks Looks, bool Examples), ReducedModel> models = [];
     private readonly Stopwatch clock = new();
     private IProgress<ProofProgress>? progress;
     private CancellationToken cancellation;
@@ -106,14 +106,18 @@ public sealed class Prover
     /// <summary>The reduced model for what a check looks at.</summary>
     /// <param name="check">The check.</param>
     /// <param name="examples">True for one value of each cell only.</param>
-    /// <param name="pieces">Into how many pieces a cell is cut that leaves something open.</param>
+    /// <param name="pieces">Into how many pieces a cell is cut that leaves something open; not together with examples.</param>
     internal ReducedModel ModelFor(PromiseCheck check, bool examples = false, int pieces = 1)
     {
         var looks = ProofLooks.Of(check);
-        if (models.TryGetValue((looks, examples, pieces), out var model))
+        if (models.TryGetValue((looks, examples), out var model) && pieces == 1)
             return model;
-        var scope = examples ? ModelFor(check, pieces: pieces).Scope : new ProofScope(plan, looks, pieces, Breathe);
-        return models[(looks, examples, pieces)] = new ReducedModel(scope, examples) { Breath = Breathe };
+        var scope = examples ? ModelFor(check).Scope : new ProofScope(plan, looks, pieces, Breathe);
+        var made = new ReducedModel(scope, examples) { Breath = Breathe };
+        // Finer ones are large, and seldom asked for again.
+        if (pieces == 1)
+            models.Add((looks, examples), made);
+        return made;
     }
 
     /// <summary>An explorer for a check, ready to start.</summary>

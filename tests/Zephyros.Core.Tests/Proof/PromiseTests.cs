@@ -28,9 +28,9 @@ public sealed class PromiseTests
     public void Planted_faults_are_caught_and_harmless_changes_break_no_promise()
     {
         var missed = Failing(ProofFaults.All, (name, f) => Caught(name, f.Setup, f.Caught));
-        var flagged = Failing(ProofFaults.Harmless, (_, setup) => Complaint(setup));
+        var flagged = Failing(HarmlessVariants.All, (_, setup) => Complaint(setup));
         Score.Tell(
-            $"planted faults: {ProofFaults.All.Count - missed.Count} of {ProofFaults.All.Count} caught; harmless variants: {flagged.Count} of {ProofFaults.Harmless.Count} flagged"
+            $"planted faults: {ProofFaults.All.Count - missed.Count} of {ProofFaults.All.Count} caught; harmless variants: {flagged.Count} of {HarmlessVariants.All.Count} flagged"
         );
         Assert.Empty(missed);
         Assert.Empty(flagged);

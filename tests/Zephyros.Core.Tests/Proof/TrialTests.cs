@@ -41,11 +41,11 @@ public sealed class TrialTests
     [Fact]
     public void A_preset_is_judged_with_what_it_trembles()
     {
-        var near = ProofFaults.Presets((1, 1000), (5, 1100));
+        var near = PlantedParts.Presets((1, 1000), (5, 1100));
         Assert.Equal(VerdictKind.Proven, Prove(near, "quiet-receiver").Kind);
-        Assert.Equal(VerdictKind.Broken, Prove(ProofFaults.Trembling(near), "quiet-receiver").Kind);
-        var far = ProofFaults.Presets((1, 980), (5, 1100));
-        Assert.Equal(VerdictKind.Proven, Prove(ProofFaults.Trembling(far), "quiet-receiver").Kind);
+        Assert.Equal(VerdictKind.Broken, Prove(PlantedParts.Trembling(near), "quiet-receiver").Kind);
+        var far = PlantedParts.Presets((1, 980), (5, 1100));
+        Assert.Equal(VerdictKind.Proven, Prove(PlantedParts.Trembling(far), "quiet-receiver").Kind);
     }
 
     // A start position that makes no difference is the one at which the control always starts.
