@@ -32,10 +32,9 @@ public static class Figures
             _ => $"10 to the power of {Math.Floor(Math.Log10(count)).ToString("0", CultureInfo.InvariantCulture)}",
         };
 
-    /// <summary>Like <see cref="Plain"/>, with a plus sign before a positive number.</summary>
-    public static string Signed(double value, int decimals = 1)
-    {
-        var text = Plain(value, decimals);
-        return text[0] is '−' or '0' && Math.Round(value, decimals) <= 0 ? text : "+" + text;
-    }
+    /// <summary>Like <see cref="Plain"/>, with a plus sign before a number that is positive as it is written.</summary>
+    public static string Signed(double value, int decimals = 1) =>
+        Math.Round(value, decimals, MidpointRounding.AwayFromZero) > 0
+            ? "+" + Plain(value, decimals)
+            : Plain(value, decimals);
 }

@@ -18,7 +18,9 @@ public sealed class FiguresTests
     [InlineData(-40, "−40")]
     [InlineData(0, "0")]
     [InlineData(0.04, "0")]
+    [InlineData(0.05, "+0.1")]
     [InlineData(0.06, "+0.1")]
+    [InlineData(-0.05, "−0.1")]
     public void A_signed_figure_says_plus_only_above_nothing(double value, string text) =>
         Assert.Equal(text, Figures.Signed(value));
 
