@@ -29,6 +29,7 @@ internal sealed class Explorer
     private readonly PositionSet moved;
     private readonly PositionSet half;
     private readonly PositionSet going;
+    private readonly PositionSet here;
     private IProgress<ProofProgress>? progress;
     private CancellationToken cancellation;
     private (SpreadStep Step, int Word, ulong Bits, ModelOutcome Outcome)? broken;
@@ -69,6 +70,7 @@ internal sealed class Explorer
         moved = new PositionSet(grid.Words, meter);
         half = new PositionSet(grid.Words, meter);
         going = new PositionSet(grid.Words, meter);
+        here = new PositionSet(grid.Words, meter);
     }
 
     public SituationSystem System => system;
@@ -166,21 +168,23 @@ internal sealed class Explorer
     {
         var situation = system.Situations[set.Situation];
         var on = situation.Radio != RadioState.Off;
-        FollowMovements(set, on);
+        var count = set.Count;
+        Gather(set);
+        FollowMovements(set, count, on);
         if (on)
         {
             foreach (var ending in model.Memory.Endings(set.Memory))
                 if (system.MayEnd(set.Situation, ending, set.Memory))
-                    FollowTime(set, MoveKind.ModelTime, ending);
+                    FollowTime(set, count, MoveKind.ModelTime, ending);
             foreach (var slow in model.Memory.Slow)
-                FollowTime(set, MoveKind.SlowStep, slow);
+                FollowTime(set, count, MoveKind.SlowStep, slow);
         }
 
         foreach (var happening in system.Happenings(set.Situation))
         {
             if (!system.MayHappen(set.Situation, happening, set.Memory))
                 continue;
-            transitions += set.Count;
+            transitions += count;
             var memory = happening.Kind == MoveKind.TransmitterOn ? 0 : set.Memory;
             var runs = on || happening.Kind == MoveKind.TransmitterOn;
             var rows = runs ? model.Rows(memory, system.CauseOf(happening)) : null;
@@ -197,7 +201,7 @@ internal sealed class Explorer
     private PositionSet Happen(StateSet set, Happening happening)
     {
         if (system.TelemetryAfter(happening) is not { } cell)
-            return Gather(set);
+            return here;
         going.Clear();
         for (var i = 0; i < set.Places.Length; i++)
         {
@@ -208,25 +212,24 @@ internal sealed class Explorer
         return going;
     }
 
-    private PositionSet Gather(StateSet set)
+    private void Gather(StateSet set)
     {
-        going.Clear();
+        here.Clear();
         for (var i = 0; i < set.Places.Length; i++)
-            going.Add(set.Places[i], set.Words[i]);
-        return going;
+            here.Add(set.Places[i], set.Words[i]);
     }
 
-    private void FollowTime(StateSet set, MoveKind kind, ulong ending)
+    private void FollowTime(StateSet set, long count, MoveKind kind, ulong ending)
     {
         var rows = model.Rows(set.Memory, new RowCause(ending, model.Open.ByParts(ending)));
         var move = new ProofMove(kind, [], model.Memory.EndingNumber(ending));
-        transitions += set.Count;
-        Spread(new SpreadStep(set, move, system.Steps(set.Situation, new Happening(kind))), rows, Gather(set));
+        transitions += count;
+        Spread(new SpreadStep(set, move, system.Steps(set.Situation, new Happening(kind))), rows, here);
     }
 
-    private void FollowMovements(StateSet set, bool on)
+    private void FollowMovements(StateSet set, long count, bool on)
     {
-        transitions += (double)set.Count * movesEach;
+        transitions += (double)count * movesEach;
         if (!movedBefore.TryGetValue((set.Memory, set.Situation), out var before))
             movedBefore[(set.Memory, set.Situation)] = before = [
                 .. groups.Select(_ => new PositionSet(grid.Words, meter)),
@@ -288,7 +291,7 @@ internal sealed class Explorer
         var count = 0;
         for (var word = from.Next(0); word >= 0; word = from.Next(word + 1), count++)
         {
-            if (count % WordsBetweenBreaths == 0)
+            if (count % WordsBetweenBreaths == WordsBetweenBreaths - 1)
                 Breathe();
             if (rows is null)
                 Reach(step, new ModelOutcome(step.Set.Memory, 0), [word], [ulong.MaxValue], from);

@@ -14,10 +14,10 @@ internal sealed class Pages<T>(int length, ByteMeter meter)
     /// <summary>A value; its page is made when there is none yet.</summary>
     public ref T At(int index)
     {
-        ref var page = ref pages[index / Size];
+        var page = pages[index / Size];
         if (page is null)
         {
-            page = new T[Size];
+            pages[index / Size] = page = new T[Size];
             meter.Bytes += (long)Unsafe.SizeOf<T>() * Size;
         }
 

@@ -145,7 +145,7 @@ internal sealed class SituationSystem
     /// <param name="after">The memory after it.</param>
     public int Ordered(int number, int before, int after)
     {
-        if (number == Watch.Broken || situations[number].Timers == 0)
+        if (number == Watch.Broken || !order.Matters || situations[number].Timers == 0)
             return number;
         ref var known = ref CollectionsMarshal.GetValueRefOrAddDefault(ordered, (number, before, after), out var found);
         if (!found)

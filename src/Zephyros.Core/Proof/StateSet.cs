@@ -17,7 +17,16 @@ internal sealed record StateSet(int Memory, int Situation, int[] Places, ulong[]
     }
 
     /// <summary>How many states these are.</summary>
-    public long Count => Words.Sum(w => (long)BitOperations.PopCount(w));
+    public long Count
+    {
+        get
+        {
+            var count = 0L;
+            foreach (var word in Words)
+                count += BitOperations.PopCount(word);
+            return count;
+        }
+    }
 
     /// <summary>True when a position is among them.</summary>
     public bool Contains(int word, int bit) =>
