@@ -10,6 +10,7 @@ internal sealed class FoundStates(int words, ByteMeter meter)
 {
     private readonly List<List<Place?>> places = [];
     private readonly List<Place> fresh = [];
+    private readonly ByteMeter passing = new();
 
     /// <summary>How many states were found.</summary>
     public long Count { get; private set; }
@@ -61,8 +62,6 @@ internal sealed class FoundStates(int words, ByteMeter meter)
     /// <summary>The positions that were found, by situation and memory.</summary>
     public IEnumerable<(int Memory, int Situation, PositionSet Positions)> All =>
         places.SelectMany(p => p).OfType<Place>().Select(p => (p.Memory, p.Situation, p.Known));
-
-    private readonly ByteMeter passing = new();
 
     /// <summary>Where states with a memory and a situation are kept.</summary>
     public Place At(int memory, int situation)

@@ -1,5 +1,3 @@
-using System.Numerics;
-
 namespace Zephyros.Core.Proof;
 
 /// <summary>A set of positions of all inputs, a bit each, in the words of an <see cref="InputGrid"/>. What holds almost nothing takes
@@ -41,7 +39,4 @@ internal sealed class PositionSet(int words, ByteMeter meter)
         for (var word = Next(0); word >= 0; word = Next(word + 1))
             yield return (word, this[word]);
     }
-
-    /// <summary>How many positions these are.</summary>
-    public long Count => Words().Sum(w => (long)BitOperations.PopCount(w.Bits));
 }

@@ -59,8 +59,7 @@ internal sealed class ReducedMemory
     }
 
     /// <summary>How many beginnings there are in the order of a memory.</summary>
-    public int Began(int memory) =>
-        found[memory].AsSpan(parts.Count, parts.Count) is { Length: > 0 } ranks ? Highest(ranks) : 0;
+    public int Began(int memory) => Highest(found[memory].AsSpan(parts.Count, parts.Count));
 
     /// <summary>How many of the first beginnings of a memory are still among those of the next one.</summary>
     public int StillBefore(int memory, int next, int count)

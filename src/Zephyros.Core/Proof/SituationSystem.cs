@@ -66,9 +66,6 @@ internal sealed class SituationSystem
     /// <summary>The bytes that situations and steps take, about.</summary>
     public long Bytes => tables + (SituationBytes * situations.Count);
 
-    /// <summary>The number of a situation, or -1 when it was not found.</summary>
-    public int NumberOf(Situation situation) => numbers.GetValueOrDefault(situation, -1);
-
     /// <summary>The situations found so far, by number.</summary>
     public IReadOnlyList<Situation> Situations => situations;
 

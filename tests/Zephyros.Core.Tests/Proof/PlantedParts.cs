@@ -109,6 +109,9 @@ internal static class PlantedParts
             High = new Microseconds(high),
         };
 
+    /// <summary>A step that takes part of what comes, in percent.</summary>
+    public static ScaleStep Share(double percent) => new() { Order = 1, Scale = new(percent) };
+
     /// <summary>A throttle that was measured to wander by 20 µs.</summary>
     public static Setup Trembling(Setup setup) => setup.WithBoard(b => b with { Wander = b.Wander.Add("1", new(20)) });
 

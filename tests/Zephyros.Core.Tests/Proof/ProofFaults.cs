@@ -282,16 +282,7 @@ internal static class ProofFaults
             ["a dip where a condition on the stick changes the chain"] = (
                 Clean
                     .WithCondition("up", Above(Hand("throttle"), 40))
-                    .WithStep(
-                        "throttle",
-                        "share",
-                        new ScaleStep
-                        {
-                            Order = 1,
-                            Scale = new(60),
-                            When = "up",
-                        }
-                    ),
+                    .WithStep("throttle", "share", Share(60) with { When = "up" }),
                 "can-fly"
             ),
             ["a dip where stick and dial together change the chain"] = (
@@ -312,16 +303,7 @@ internal static class ProofFaults
                     )
                     .WithStep("sum", "dial", new AddStep { Order = 1, With = With(Hand("right-dial")) })
                     .WithCondition("up", Above(new ChannelSource { Channel = "sum" }, 40))
-                    .WithStep(
-                        "throttle",
-                        "share",
-                        new ScaleStep
-                        {
-                            Order = 1,
-                            Scale = new(60),
-                            When = "up",
-                        }
-                    ),
+                    .WithStep("throttle", "share", Share(60) with { When = "up" }),
                 "can-fly"
             ),
             ["two times that end together"] = (Together(1000, 1000, both: true), "no-switch-adds-thrust"),
