@@ -10,9 +10,6 @@ internal sealed class Explorer
 {
     private const int WordsBetweenBreaths = 1024;
 
-    // From a set in less than this share of the words, one looks word by word.
-    private const int ManyWords = 4;
-
     private readonly ReducedModel model;
     private readonly SituationSystem system;
     private readonly InputGrid grid;
@@ -25,11 +22,14 @@ internal sealed class Explorer
     private readonly ByteMeter meter = new();
     private readonly FoundStates found;
     private readonly List<List<StateSet>> levels = [];
-    private readonly Dictionary<(int Memory, int Situation), PositionSet[]> movedBefore = [];
-    private readonly PositionSet moved;
-    private readonly PositionSet half;
-    private readonly PositionSet going;
-    private readonly PositionSet here;
+    private readonly PassingSet moved;
+    private readonly PassingSet half;
+    private readonly PassingSet going;
+    private readonly PassingSet here;
+
+    // Where the outcomes of the step at hand lead, by their number.
+    private (int Step, FoundStates.Place? Place)[] reached = [];
+    private int steps;
     private IProgress<ProofProgress>? progress;
     private CancellationToken cancellation;
     private (SpreadStep Step, int Word, ulong Bits, ModelOutcome Outcome)? broken;
@@ -67,10 +67,10 @@ internal sealed class Explorer
         ];
         movesEach = Enumerable.Range(0, grid.Count).Sum(i => grid.CellsOf(i) - 1);
         found = new FoundStates(grid.Words, meter);
-        moved = new PositionSet(grid.Words, meter);
-        half = new PositionSet(grid.Words, meter);
-        going = new PositionSet(grid.Words, meter);
-        here = new PositionSet(grid.Words, meter);
+        moved = new PassingSet(grid.Words, meter);
+        half = new PassingSet(grid.Words, meter);
+        going = new PassingSet(grid.Words, meter);
+        here = new PassingSet(grid.Words, meter);
     }
 
     public SituationSystem System => system;
@@ -198,7 +198,7 @@ internal sealed class Explorer
     }
 
     // The positions after something happened: telemetry may go or come with it.
-    private PositionSet Happen(StateSet set, Happening happening)
+    private PassingSet Happen(StateSet set, Happening happening)
     {
         if (system.TelemetryAfter(happening) is not { } cell)
             return here;
@@ -230,48 +230,39 @@ internal sealed class Explorer
     private void FollowMovements(StateSet set, long count, bool on)
     {
         transitions += (double)count * movesEach;
-        if (!movedBefore.TryGetValue((set.Memory, set.Situation), out var before))
-            movedBefore[(set.Memory, set.Situation)] = before = [
-                .. groups.Select(_ => new PositionSet(grid.Words, meter)),
-            ];
-        foreach (var (index, group) in groups.Index())
+        foreach (var group in groups)
         {
             moved.Clear();
             foreach (var move in group.Moves)
             {
                 if (!system.Allows(set.Situation, move))
                     continue;
-                Move(set, move);
+                Move(move);
                 if (move.Length > 1)
                     Breathe();
             }
 
             var table = system.Steps(set.Situation, new Happening(MoveKind.Input, Roles: group.Roles));
             var rows = on ? model.Rows(set.Memory, new(0, group.Stir)) : null;
-            going.Clear();
-            for (var word = moved.Next(0); word >= 0; word = moved.Next(word + 1))
-                if (before[index].Add(word, moved[word]) is var bits and not 0)
-                    going.Add(word, bits);
-            Spread(new SpreadStep(set, null, table, group), rows, going);
+            Spread(new SpreadStep(set, null, table, group), rows, moved);
         }
     }
 
-    private void Move(StateSet set, (int Input, int Cell)[] move)
+    private void Move((int Input, int Cell)[] move)
     {
         if (move.Length == 1)
         {
-            grid.AddMoved(set.Places, set.Words, move[0].Input, move[0].Cell, moved);
+            grid.AddMoved(here, move[0].Input, move[0].Cell, moved);
             return;
         }
 
         half.Clear();
-        grid.AddMoved(set.Places, set.Words, move[0].Input, move[0].Cell, half);
-        var between = StateSet.Of(set.Memory, set.Situation, half);
-        grid.AddMoved(between.Places, between.Words, move[1].Input, move[1].Cell, moved);
+        grid.AddMoved(here, move[0].Input, move[0].Cell, half);
+        grid.AddMoved(half, move[1].Input, move[1].Cell, moved);
     }
 
     // Finds where a step leads from some positions, and what it is worth when it breaks the promise.
-    private void Spread(in SpreadStep step, RowTable? rows, PositionSet from)
+    private void Spread(in SpreadStep step, RowTable? rows, PassingSet from)
     {
         if (ended)
             return;
@@ -285,63 +276,49 @@ internal sealed class Explorer
         broken = null;
     }
 
-    // Outcome by outcome when the positions lie in many words, word by word when in few.
-    private void SpreadFrom(in SpreadStep step, RowTable? rows, PositionSet from)
+    private void SpreadFrom(in SpreadStep step, RowTable? rows, PassingSet from)
     {
-        var count = 0;
-        for (var word = from.Next(0); word >= 0; word = from.Next(word + 1), count++)
+        steps++;
+        for (var i = 0; i < from.Places.Length; i++)
         {
-            if (count % WordsBetweenBreaths == WordsBetweenBreaths - 1)
+            if (i % WordsBetweenBreaths == WordsBetweenBreaths - 1)
                 Breathe();
+            var word = from.Places[i];
             if (rows is null)
-                Reach(step, new ModelOutcome(step.Set.Memory, 0), [word], [ulong.MaxValue], from);
+                Reach(step, new(new(step.Set.Memory, 0), 0, from[word]), word, from[word]);
             else
-                model.Row(rows, word);
-        }
-
-        if (rows is null || count == 0)
-            return;
-        if (count * ManyWords >= rows.Count)
-            foreach (var outcome in rows.Outcomes)
-                Reach(step, outcome.Outcome, outcome.Words, outcome.Positions, from);
-        else
-            for (var word = from.Next(0); word >= 0; word = from.Next(word + 1))
                 foreach (var row in model.Row(rows, word))
-                    Reach(step, row.Outcome, [word], [row.Positions], from);
-    }
-
-    private void Reach(
-        in SpreadStep step,
-        ModelOutcome outcome,
-        ReadOnlySpan<int> words,
-        ReadOnlySpan<ulong> positions,
-        PositionSet from
-    )
-    {
-        // A transmitter that goes off forgets; what it last sent is what a receiver may hold.
-        if (step.Table.Happening.Kind == MoveKind.TransmitterOff)
-            outcome = outcome with { Memory = 0 };
-        FoundStates.Place? place = null;
-        for (var i = 0; i < words.Length; i++)
-        {
-            var bits = from[words[i]] & positions[i];
-            if (bits == 0)
-                continue;
-            if (place is null)
-            {
-                var next = system.Next(step.Table, outcome.Reading);
-                if (next == Watch.Broken)
-                {
-                    Break(step, words[i], bits, outcome);
-                    return;
-                }
-
-                place = found.At(outcome.Memory, system.Ordered(next, step.Set.Memory, outcome.Memory));
-            }
-
-            found.Add(place, words[i], bits);
+                    if ((from[word] & row.Positions) is var bits and not 0)
+                        Reach(step, row, word, bits);
         }
     }
+
+    private void Reach(in SpreadStep step, in OutcomeRow row, int word, ulong bits)
+    {
+        if (row.Number >= reached.Length)
+            Array.Resize(ref reached, 2 * (row.Number + 1));
+        ref var known = ref reached[row.Number];
+        if (known.Step != steps)
+            known = (steps, PlaceAfter(step, row.Outcome));
+        if (known.Place is { } place)
+            found.Add(place, word, bits);
+        else
+            Break(step, word, bits, row.Outcome with { Memory = MemoryAfter(step, row.Outcome) });
+    }
+
+    // Where an outcome of a step leads; null when it breaks the promise.
+    private FoundStates.Place? PlaceAfter(in SpreadStep step, ModelOutcome outcome)
+    {
+        var next = system.Next(step.Table, outcome.Reading);
+        if (next == Watch.Broken)
+            return null;
+        var memory = MemoryAfter(step, outcome);
+        return found.At(memory, system.Ordered(next, step.Set.Memory, memory));
+    }
+
+    // A transmitter that goes off forgets; what it last sent is what a receiver may hold.
+    private static int MemoryAfter(in SpreadStep step, ModelOutcome outcome) =>
+        step.Table.Happening.Kind == MoveKind.TransmitterOff ? 0 : outcome.Memory;
 
     private void Break(in SpreadStep step, int word, ulong bits, ModelOutcome outcome)
     {

@@ -8,9 +8,10 @@ namespace Zephyros.Core.Proof;
 /// <param name="meter">Is told what it takes.</param>
 internal sealed class FoundStates(int words, ByteMeter meter)
 {
+    private const int BytesOfNew = 16;
+
     private readonly List<List<Place?>> places = [];
     private readonly List<Place> fresh = [];
-    private readonly ByteMeter passing = new();
 
     /// <summary>How many states were found.</summary>
     public long Count { get; private set; }
@@ -25,13 +26,10 @@ internal sealed class FoundStates(int words, ByteMeter meter)
         if (added == 0)
             return;
         Count += BitOperations.PopCount(added);
-        if (place.New is null)
-        {
-            place.New = new PositionSet(words, passing);
+        if (place.New.Count == 0)
             fresh.Add(place);
-        }
-
-        place.New.Add(word, added);
+        place.New.Add((word, added));
+        PassingBytes += BytesOfNew;
     }
 
     /// <summary>True when a state was found.</summary>
@@ -45,19 +43,18 @@ internal sealed class FoundStates(int words, ByteMeter meter)
         var level = new List<StateSet>(fresh.Count);
         foreach (var place in fresh.OrderBy(p => (p.Situation, p.Memory)))
         {
-            var set = StateSet.Of(place.Memory, place.Situation, place.New!);
+            var set = place.TakeNew();
             meter.Bytes += 12L * set.Places.Length;
             level.Add(set);
-            place.New = null;
         }
 
         fresh.Clear();
-        passing.Bytes = 0;
+        PassingBytes = 0;
         return level;
     }
 
     /// <summary>What the new ones take until they are taken, in bytes.</summary>
-    public long PassingBytes => passing.Bytes;
+    public long PassingBytes { get; private set; }
 
     /// <summary>The positions that were found, by situation and memory.</summary>
     public IEnumerable<(int Memory, int Situation, PositionSet Positions)> All =>
@@ -86,7 +83,27 @@ internal sealed class FoundStates(int words, ByteMeter meter)
         /// <summary>All of them.</summary>
         public PositionSet Known => known;
 
-        /// <summary>Those that are new; null when none is.</summary>
-        public PositionSet? New { get; set; }
+        /// <summary>Those that are new, as they came: a word may be there several times.</summary>
+        public List<(int Word, ulong Bits)> New { get; } = [];
+
+        /// <summary>Those that are new, in order; afterwards none is.</summary>
+        public StateSet TakeNew()
+        {
+            New.Sort((one, other) => one.Word.CompareTo(other.Word));
+            var (words, bits) = (new List<int>(New.Count), new List<ulong>(New.Count));
+            foreach (var (word, added) in New)
+                if (words.Count > 0 && words[^1] == word)
+                {
+                    bits[^1] |= added;
+                }
+                else
+                {
+                    words.Add(word);
+                    bits.Add(added);
+                }
+
+            New.Clear();
+            return new StateSet(memory, situation, [.. words], [.. bits]);
+        }
     }
 }

@@ -84,18 +84,17 @@ internal sealed class InputGrid
     }
 
     /// <summary>Adds to a set of positions all those that come of moving one input to a cell.</summary>
-    /// <param name="places">The words of the positions before.</param>
-    /// <param name="words">The positions before, one bit each.</param>
+    /// <param name="from">The positions before.</param>
     /// <param name="input">The input.</param>
     /// <param name="cell">The cell that it goes to.</param>
     /// <param name="to">Takes the positions after.</param>
-    public void AddMoved(ReadOnlySpan<int> places, ReadOnlySpan<ulong> words, int input, int cell, PositionSet to)
+    public void AddMoved(PassingSet from, int input, int cell, PassingSet to)
     {
-        for (var i = 0; i < places.Length; i++)
+        foreach (var word in from.Places)
             if (input < Inside)
-                to.Add(places[i], MovedInside(words[i], input, cell));
-            else if (places[i] / strides[input] % counts[input] is var other && Moves(input, other, cell))
-                to.Add(places[i] + ((cell - other) * strides[input]), words[i]);
+                to.Add(word, MovedInside(from[word], input, cell));
+            else if (word / strides[input] % counts[input] is var other && Moves(input, other, cell))
+                to.Add(word + ((cell - other) * strides[input]), from[word]);
     }
 
     private ulong MovedInside(ulong bits, int input, int cell)

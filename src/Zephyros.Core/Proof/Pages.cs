@@ -17,8 +17,8 @@ internal sealed class Pages<T>(int length, ByteMeter meter)
         var page = pages[index / Size];
         if (page is null)
         {
-            pages[index / Size] = page = new T[Size];
-            meter.Bytes += (long)Unsafe.SizeOf<T>() * Size;
+            pages[index / Size] = page = new T[Math.Min(Size, length - (index / Size * Size))];
+            meter.Bytes += (long)Unsafe.SizeOf<T>() * page.Length;
         }
 
         return ref page[index % Size];
@@ -33,14 +33,6 @@ internal sealed class Pages<T>(int length, ByteMeter meter)
         while (index < length && pages[index / Size] is null)
             index = ((index / Size) + 1) * Size;
         return Math.Min(index, length);
-    }
-
-    /// <summary>Makes every value nothing again, and keeps the pages.</summary>
-    public void Clear()
-    {
-        foreach (var page in pages)
-            if (page is not null)
-                Array.Clear(page);
     }
 
     private static T[]?[] Counted(T[]?[] made, ByteMeter meter)

@@ -21,9 +21,6 @@ internal sealed class PositionSet(int words, ByteMeter meter)
         return added;
     }
 
-    /// <summary>Takes everything out.</summary>
-    public void Clear() => pages.Clear();
-
     /// <summary>The first word from here on, this one too, that holds a position; -1 when there is none.</summary>
     public int Next(int word)
     {

@@ -11,6 +11,9 @@ public sealed class Prover
     // So many sets of positions are there at once, at least, when many memories can be.
     private const double SetsAtOnce = 64;
 
+    // As much as so many sets are filled and emptied over and over.
+    private const double SetsPassing = 6;
+
     private readonly SignalPlan plan;
     private readonly ProofLimits limits;
     private readonly StopControls stops;
@@ -147,7 +150,7 @@ public sealed class Prover
 
     /// <summary>True when the positions and the memory alone are too many to begin with.</summary>
     internal bool TooLarge(ReducedModel model) =>
-        model.Grid.Positions / 8 * Math.Min(SetsAtOnce, model.Memory.Bound) > limits.Bytes;
+        model.Grid.Positions / 8 * (SetsPassing + Math.Min(SetsAtOnce, model.Memory.Bound)) > limits.Bytes;
 
     /// <summary>The positions at the start: all, or those with the guarded controls where the power-on check wants them.</summary>
     internal ulong[] Starts(ReducedModel model, bool declared)

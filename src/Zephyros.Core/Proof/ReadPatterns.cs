@@ -7,7 +7,7 @@ internal sealed class ReadPatterns
 {
     private readonly double[] starts;
     private readonly ulong[] bits;
-    private readonly ulong[][] alone;
+    private readonly ulong[]?[,] within;
 
     /// <summary>Cuts all values into stretches.</summary>
     public ReadPatterns(IReadOnlyCollection<BoardAtom> atoms)
@@ -23,7 +23,7 @@ internal sealed class ReadPatterns
                 .Order(),
         ];
         bits = [.. starts.Select(start => atoms.Where(a => a.Holds(start)).Aggregate(0UL, (all, a) => all | a.Bit))];
-        alone = [.. bits.Select(b => new[] { b })];
+        within = new ulong[]?[bits.Length, bits.Length];
     }
 
     /// <summary>Every bit that the comparisons may set.</summary>
@@ -36,7 +36,7 @@ internal sealed class ReadPatterns
     public ulong[] Within(double low, double high)
     {
         var (first, last) = (Place(low), Place(high));
-        return first == last ? alone[first] : [.. bits[first..(last + 1)].Distinct().Order()];
+        return within[first, last] ??= [.. bits[first..(last + 1)].Distinct().Order()];
     }
 
     /// <summary>Every set of bits that a value may set which lies no farther than so much from one that sets these.</summary>

@@ -147,6 +147,8 @@ internal sealed class ReducedMemory
     private int Ranked(int[] made)
     {
         var count = parts.Count;
+        if (Highest(made.AsSpan(count, count)) == 0)
+            return Number(made);
         int[] ranks = [.. made.Skip(count).Take(count).Where(r => r > 0).Distinct().Order()];
         for (var i = 0; i < count; i++)
             if (made[count + i] > 0)

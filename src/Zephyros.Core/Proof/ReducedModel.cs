@@ -25,9 +25,11 @@ internal sealed class ReducedModel
     private readonly int standing;
     private readonly DeclaredOverrides? overrides;
     private readonly bool keepsEdges;
+    private readonly int throttle;
+    private readonly double stickLow;
     private int runs;
     private readonly BoardAtom[] fixedAtoms;
-    private readonly (int Channel, int Place, ReadPatterns Read)[] channels;
+    private readonly (int Channel, int Place, double Wander, ReadPatterns Read)[] channels;
     private readonly ReadPatterns? quality;
 
     /// <summary>Makes tables ready.</summary>
@@ -44,6 +46,10 @@ internal sealed class ReducedModel
         };
         if (scope.Looks.AtRestOn is { } looked)
             overrides = new DeclaredOverrides(scope.Plan, looked);
+        var stick = scope.Plan.Setup.Transmitter.StickOf(Hands.StickAxis.Throttle);
+        throttle =
+            (scope.Bits & ProofScope.StickLowBit) != 0 && stick is not null ? scope.Plan.Model.IndexOf(stick) : -1;
+        stickLow = scope.StickLowLimit;
         keepsEdges = scope.Plan.Setup.Air.OnLoss != Air.ReceiverLoss.Silent;
         Grid = new InputGrid(scope.Inputs);
         standing = scope.Inputs.ToList().FindIndex(i => i.Kind == InputKind.Control && i.Id == scope.Standing);
@@ -58,7 +64,7 @@ internal sealed class ReducedModel
             where channel.Number <= scope.Carried && channel.Number - 1 != scope.Plan.QualityPlace
             let atoms = scope.Atoms.Where(a => a.Channel == channel.Number - 1).ToArray()
             where atoms.Length > 0
-            select (channel.Index, channel.Number - 1, new ReadPatterns(atoms)),
+            select (channel.Index, channel.Number - 1, scope.Wander(channel.Number - 1), new ReadPatterns(atoms)),
         ];
         // The receiver may put any quality into its channel.
         var qualityAtoms = scope.Atoms.Where(a => a.Channel == scope.Plan.QualityPlace).ToArray();
@@ -127,7 +133,7 @@ internal sealed class ReducedModel
     /// <summary>The tables that were worked out.</summary>
     public IEnumerable<RowTable> Tables => rows.Values;
 
-    private OutcomeRow[] Work(int memory, int word, RowCause cause)
+    private Dictionary<ModelOutcome, ulong> Work(int memory, int word, RowCause cause)
     {
         var found = new Dictionary<ModelOutcome, ulong>();
         run.Elapsing = cause.Ending;
@@ -151,7 +157,7 @@ internal sealed class ReducedModel
             } while (choices.Next());
         }
 
-        return [.. found.Select(f => new OutcomeRow(f.Key, f.Value))];
+        return found;
     }
 
     // What does not depend on anything that moves comes out as it did.
@@ -200,13 +206,12 @@ internal sealed class ReducedModel
             reading |= OneOf(quality, AnyQuality, choices);
         for (var i = 0; i < came.Length; i++)
             came[i] = i < Open.Ops.Count ? run.Came[Open.Ops[i]] : 0;
-        foreach (var (channel, place, read) in channels)
+        foreach (var (channel, place, wander, read) in channels)
         {
             var received = scope.Receive(place, run.Sent(channel, withOverrides: true));
             var exact = received.ExampleDecides
                 ? read.At(received.Value)
                 : OneOf(read, received, choices, PlaceOf(channel));
-            var wander = scope.Wander(place);
             var trembling = wander > 0 ? OneOf(read, received.Wandering(wander), choices) : exact;
             reading |= trembling;
             if (wander > 0 && trembling != exact)
@@ -258,13 +263,5 @@ internal sealed class ReducedModel
         return ways[way];
     }
 
-    private bool StickLow()
-    {
-        if (
-            (scope.Bits & ProofScope.StickLowBit) == 0
-            || scope.Plan.Setup.Transmitter.StickOf(Hands.StickAxis.Throttle) is not { } stick
-        )
-            return false;
-        return run.At(scope.Plan.Model.IndexOf(stick)).High <= scope.StickLowLimit;
-    }
+    private bool StickLow() => throttle >= 0 && run.At(throttle).High <= stickLow;
 }

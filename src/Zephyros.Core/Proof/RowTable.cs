@@ -1,13 +1,12 @@
 namespace Zephyros.Core.Proof;
 
-/// <summary>What comes of running a model that has one memory for one cause, as far as it was worked out: by word, and by outcome.</summary>
+/// <summary>What comes of running a model that has one memory for one cause, word by word, as far as it was worked out.</summary>
 internal sealed class RowTable(int memory, RowCause cause, int words, ByteMeter meter)
 {
-    private const int BytesOfRow = 36;
+    private const int BytesOfRow = 24;
 
     private readonly Pages<OutcomeRow[]?> rows = new(words, meter);
-    private readonly Dictionary<ModelOutcome, int> places = [];
-    private readonly List<OutcomePlaces> outcomes = [];
+    private readonly Dictionary<ModelOutcome, int> numbers = [];
 
     /// <summary>The number of the memory before.</summary>
     public int Memory => memory;
@@ -15,31 +14,23 @@ internal sealed class RowTable(int memory, RowCause cause, int words, ByteMeter 
     /// <summary>Why the model is run.</summary>
     public RowCause Cause => cause;
 
-    /// <summary>For how many words it was worked out.</summary>
-    public int Count { get; private set; }
+    /// <summary>How many different outcomes there are so far.</summary>
+    public int Outcomes => numbers.Count;
 
     /// <summary>What was worked out for a word; null when nothing was.</summary>
     public OutcomeRow[]? Known(int word) => rows.Peek(word);
 
-    /// <summary>Every outcome, and where it comes about among the words that were worked out.</summary>
-    public IReadOnlyList<OutcomePlaces> Outcomes => outcomes;
-
-    /// <summary>Keeps what was worked out for a word.</summary>
-    public OutcomeRow[] Learn(int word, OutcomeRow[] made)
+    /// <summary>Keeps what was worked out for a word: the positions at which each outcome comes about.</summary>
+    public OutcomeRow[] Learn(int word, Dictionary<ModelOutcome, ulong> made)
     {
-        meter.Bytes += 40 + ((long)BytesOfRow * made.Length);
-        Count++;
-        foreach (var (outcome, positions) in made)
-        {
-            if (!places.TryGetValue(outcome, out var place))
-            {
-                places.Add(outcome, place = outcomes.Count);
-                outcomes.Add(new OutcomePlaces(outcome));
-            }
+        meter.Bytes += 40 + ((long)BytesOfRow * made.Count);
+        return rows.At(word) = [.. made.Select(m => new OutcomeRow(m.Key, Number(m.Key), m.Value))];
+    }
 
-            outcomes[place].Add(word, positions);
-        }
-
-        return rows.At(word) = made;
+    private int Number(ModelOutcome outcome)
+    {
+        if (!numbers.TryGetValue(outcome, out var number))
+            numbers.Add(outcome, number = numbers.Count);
+        return number;
     }
 }

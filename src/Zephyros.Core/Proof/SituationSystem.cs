@@ -268,9 +268,12 @@ internal sealed class SituationSystem
         var frames = FramesArrive(next);
         var shown = next.Radio == RadioState.Up ? reading : next.Held;
         var bits = model.Readings[shown];
-        var through = Timers.Where(t => Runs(before, t) && Runs(next, t)).ToHashSet();
+        var through = 0;
+        foreach (var timer in Timers)
+            if (Runs(before, timer) && Runs(next, timer))
+                through |= BitOf(timer);
         if (frames)
-            next = next with { Board = See(next, new BoardView(bits), through) };
+            next = next with { Board = See(next, new BoardView(bits), ref through) };
         var returns = before.Radio != RadioState.Up && next.Radio == RadioState.Up;
         var excused = before.Excused || (happening.Roles & watch.Excuses) != 0;
         var held = happening.Kind == MoveKind.Tremble && next.Radio != RadioState.Up;
@@ -299,16 +302,18 @@ internal sealed class SituationSystem
     }
 
     // A timer that stood still in between begins anew.
-    private int TimersAfter(in Situation before, Happening happening, in Situation next, HashSet<BoardTimer> through)
+    private int TimersAfter(in Situation before, Happening happening, in Situation next, int through)
     {
         var made = before.Timers;
         foreach (var timer in Timers)
             if (!Runs(next, timer))
                 made = TimerOrder.With(made, timer, 0);
-            else if (!through.Contains(timer) || happening == new Happening(MoveKind.BoardTime, (int)timer))
+            else if ((through & BitOf(timer)) == 0 || happening == new Happening(MoveKind.BoardTime, (int)timer))
                 made = TimerOrder.With(made, timer, TimerOrder.Begun);
         return made;
     }
+
+    private static int BitOf(BoardTimer timer) => 1 << (int)timer;
 
     private Situation Happen(Situation now, Happening happening, int reading)
     {
@@ -358,7 +363,7 @@ internal sealed class SituationSystem
     }
 
     // Timers that stand still at any time meanwhile are taken out.
-    private BoardState See(in Situation now, BoardView view, HashSet<BoardTimer> through)
+    private BoardState See(in Situation now, BoardView view, ref int through)
     {
         var around = Around(plan.Setup.Board, now.Lies, now.Usb, now.Fix);
         var board = now.Board;
@@ -368,7 +373,9 @@ internal sealed class SituationSystem
             if (next == board)
                 break;
             board = next;
-            through.RemoveWhere(timer => !BoardMachine.Runs(plan.Board, next, timer));
+            foreach (var timer in Timers)
+                if (!BoardMachine.Runs(plan.Board, next, timer))
+                    through &= ~BitOf(timer);
         }
 
         return board;

@@ -9,13 +9,6 @@ namespace Zephyros.Core.Proof;
 /// <param name="Words">The words.</param>
 internal sealed record StateSet(int Memory, int Situation, int[] Places, ulong[] Words)
 {
-    /// <summary>The positions of a set, with memory and situation.</summary>
-    public static StateSet Of(int memory, int situation, PositionSet positions)
-    {
-        var words = positions.Words().ToArray();
-        return new StateSet(memory, situation, [.. words.Select(w => w.Word)], [.. words.Select(w => w.Bits)]);
-    }
-
     /// <summary>How many states these are.</summary>
     public long Count
     {

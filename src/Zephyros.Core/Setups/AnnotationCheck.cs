@@ -89,6 +89,7 @@ public static partial class AnnotationCheck
                     $"Must be {range.Minimum} to {range.Maximum}{Unit(value)}, not {Bare(value)}.",
                 StringLengthAttribute length when !length.IsValid(value) =>
                     $"Must have {length.MinimumLength} to {length.MaximumLength} characters, not {((string)value).Length}.",
+                // The patterns take no longer than their text is long, so none has a time limit that a busy machine could meet.
                 RegularExpressionAttribute pattern when value is string text && !pattern.IsValid(text) =>
                     $"\"{text}\" does not fit the pattern {pattern.Pattern}.",
                 _ => null,

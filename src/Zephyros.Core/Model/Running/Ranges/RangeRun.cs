@@ -14,8 +14,10 @@ internal sealed class RangeRun
     /// <summary>So many continuous inputs can be told apart.</summary>
     public const int MostSources = 62;
 
+    private const int NoChannel = -1;
+
     private readonly ModelPlan plan;
-    private readonly PlanSection[] sections;
+    private readonly (PlanSection Section, int Channel)[] sections;
     private readonly int[] partOf;
     private readonly IReadOnlyList<MemoryPart> parts;
     private readonly ValueRange[] registers;
@@ -30,7 +32,16 @@ internal sealed class RangeRun
     public RangeRun(ModelPlan plan, IReadOnlySet<ModelNode> relevant, IReadOnlyList<MemoryPart> parts)
     {
         this.plan = plan;
-        sections = [.. plan.Sections.Where(s => relevant.Contains(s.Node))];
+        string[] channels = [.. plan.Channels.Select(c => c.Id)];
+        sections =
+        [
+            .. from section in plan.Sections
+            where relevant.Contains(section.Node)
+            select (
+                section,
+                section.Node.Kind == NodeKind.Chain ? Array.IndexOf(channels, section.Node.Id) : NoChannel
+            ),
+        ];
         partOf = new int[plan.Program.Length];
         Array.Fill(partOf, -1);
         for (var i = 0; i < parts.Count; i++)
@@ -95,17 +106,17 @@ internal sealed class RangeRun
     public void Run(Choices choices)
     {
         Elapsed = 0;
-        foreach (var section in sections)
-            RunSection(section, choices);
+        foreach (var (section, channel) in sections)
+            RunSection(section, channel, choices);
     }
 
     /// <summary>Runs the chains only, with conditions and flight state as they were put.</summary>
     public void RunChains()
     {
         Array.Clear(slowTargets);
-        foreach (var section in sections)
-            if (section.Node.Kind == NodeKind.Chain)
-                RunSection(section, null);
+        foreach (var (section, channel) in sections)
+            if (channel != NoChannel)
+                RunSection(section, channel, null);
     }
 
     /// <summary>What a channel sends: its range in percent, or the value that an override forces.</summary>
@@ -140,7 +151,7 @@ internal sealed class RangeRun
         return never ? -1 : 0;
     }
 
-    private void RunSection(PlanSection section, Choices? choices)
+    private void RunSection(PlanSection section, int channel, Choices? choices)
     {
         for (var i = section.First; i < section.First + section.Count; i++)
         {
@@ -153,16 +164,8 @@ internal sealed class RangeRun
                 _ = Follow(partOf[i], passing, choices!, atOnce: true);
         }
 
-        if (section.Node.Kind == NodeKind.Chain)
-            Ends[IndexOf(section.Node.Id)] = passing;
-    }
-
-    private int IndexOf(string channel)
-    {
-        for (var i = 0; i < plan.Channels.Count; i++)
-            if (plan.Channels[i].Id == channel)
-                return i;
-        throw new InvalidOperationException($"The chain {channel} is not planned.");
+        if (channel != NoChannel)
+            Ends[channel] = passing;
     }
 
     private bool Arrives => Examples || SlowArrives;
