@@ -170,8 +170,13 @@ public sealed record BoardReport(BoardStanding Standing, string Title, string Re
 
     private static string Consent(SignalPlan plan)
     {
-        var control = plan.Setup.Board.Functions.Values.First(f => f.Kind == FunctionKind.ArmConsent).Control;
-        var who = plan.Setup.Transmitter.Controls.TryGetValue(control, out var made) ? $": {made.Name} gives it" : "";
+        var names =
+            from function in plan.Setup.Board.Functions.Values
+            where function.Kind == FunctionKind.ArmConsent
+            where plan.Setup.Transmitter.Controls.ContainsKey(function.Control)
+            select plan.Setup.Transmitter.Controls[function.Control].Name;
+        var named = string.Join(" or ", names.Distinct(StringComparer.Ordinal).Order(StringComparer.Ordinal));
+        var who = named.Length > 0 ? $": {named} gives it" : "";
         return $"Arming consent is not given{who}.";
     }
 

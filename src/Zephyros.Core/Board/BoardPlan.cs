@@ -39,7 +39,8 @@ public sealed class BoardPlan
     /// <summary>The bit of the arm function.</summary>
     public ulong ArmBits { get; }
 
-    /// <summary>The bits of the arming consents.</summary>
+    /// <summary>The bits of the arming consents. Of several, any one suffices, as of several bands of one function: common practice, no
+    /// source.</summary>
     public ulong ConsentBits { get; }
 
     /// <summary>The bits of what must not be on while arming: automatic trim and tuning.</summary>

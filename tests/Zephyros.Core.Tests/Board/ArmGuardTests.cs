@@ -140,28 +140,29 @@ public sealed class ArmGuardTests
     }
 
     [Theory]
-    [InlineData("right-dial", "Arming consent is not given: Right dial gives it.")]
-    [InlineData("", "Arming consent is not given.")]
-    public void A_missing_consent_names_who_gives_it(string control, string reason)
+    [InlineData("right-dial", "", "Arming consent is not given: Right dial gives it.")]
+    [InlineData("right-dial", "left-dial", "Arming consent is not given: Left dial or Right dial gives it.")]
+    [InlineData("", "", "Arming consent is not given.")]
+    public void A_missing_consent_names_who_gives_it(string control, string other, string reason)
     {
         var setup = Demo.Plain.WithBoard(b =>
             b with
             {
-                Functions = b.Functions.Add(
-                    "consent",
-                    b.Functions["arm"] with
-                    {
-                        Kind = FunctionKind.ArmConsent,
-                        Aux = 8,
-                        Control = control,
-                    }
-                ),
+                Functions = b.Functions.Add("consent", Consent(b, control)).Add("consent-too", Consent(b, other)),
             }
         );
         var bench = new BenchRun(setup);
         bench.AdvanceTo(TimeSpan.FromMilliseconds(50));
         Assert.Equal(reason, bench.Snapshot("throttle").Board.Reason);
     }
+
+    private static BoardFunction Consent(FlightBoard board, string control) =>
+        board.Functions["arm"] with
+        {
+            Kind = FunctionKind.ArmConsent,
+            Aux = 8,
+            Control = control,
+        };
 
     private static BoardState See(
         BoardState state,
