@@ -10,12 +10,14 @@ CONFIGURATION := Release
 export DOTNET_CLI_TELEMETRY_OPTOUT := 1
 export DOTNET_NOLOGO := 1
 
-.PHONY: help demo app test test-deep bench shots captures schema restore nuget format clean
+.PHONY: help demo app test test-deep mutants record bench shots captures schema restore nuget format clean
 
 help:
 	@echo "make demo       build, and start on http://127.0.0.1:$(PORT) with demo data (PORT=, DATA=)"
 	@echo "make test       format, lint, build, all tests (under ten minutes)"
 	@echo "make test-deep  the same tests with far larger counts, and the kill loop"
+	@echo "make mutants    plants slips in a copy of the code and tells which the tests notice (COUNT= of each room, SEED=, ROOMS=A,B)"
+	@echo "make record     what the core says and writes, recorded anew: read the differences before you commit them"
 	@echo "make bench      speed, in figures"
 	@echo "make shots      the pictures in docs/screenshots"
 	@echo "make captures   a recording of each demo craft's signal wire in artifacts/captures, one with a planted fault"
@@ -46,6 +48,18 @@ test:
 
 test-deep:
 	DEEP=1 node tools/test-all.mjs
+
+# A sample of 2 takes minutes, the whole (COUNT=100000) many hours. The copy stays in artifacts/mutants.
+COUNT ?= 12
+SEED ?= 1
+ROOMS ?=
+mutants: restore
+	dotnet run --project tools/mutants -c Release -- --count $(COUNT) --seed $(SEED) $(if $(ROOMS),--rooms $(ROOMS))
+
+CORE_TESTS := tests/Zephyros.Core.Tests
+record: nuget
+	dotnet build $(CORE_TESTS) -c Release --no-restore -v quiet
+	cd $(CORE_TESTS)/bin/Release/net10.0 && ZEPHYROS_RECORD=$(CURDIR)/$(CORE_TESTS)/Data/recorded dotnet Zephyros.Core.Tests.dll -noColor -class Zephyros.Core.Tests.RecordedTests
 
 bench: app
 	dotnet run --project benchmarks/Zephyros.Benchmarks -c Release -- $(APP)

@@ -91,6 +91,19 @@ public sealed class EndBeyondReach : IFindingRule
         return rounded == output ? null : rounded;
     }
 
+    // Those that are not on a step, with every digit that they have.
+    private static string OffStep(OutputStage output, OutputStage rounded)
+    {
+        (Percent Is, Percent Near)[] values =
+        [
+            (output.Low, rounded.Low),
+            (output.Centre, rounded.Centre),
+            (output.High, rounded.High),
+        ];
+        string[] off = [.. values.Where(v => v.Is != v.Near).Select(v => $"{Figures.Signed(v.Is.Value, 6)} %")];
+        return string.Join(" and ", off) + (off.Length == 1 ? " lies between" : " lie between");
+    }
+
     private static Finding Between(Setup setup, string id, Channel channel, OutputStage rounded) =>
         new()
         {
@@ -100,7 +113,7 @@ public sealed class EndBeyondReach : IFindingRule
             Place = $"/model/channels/{id}/output",
             Title = $"The ends of {channel.Label} cannot be typed in",
             What =
-                $"{setup.Transmitter.Name} sets ends in steps of {Figures.Plain(setup.Transmitter.TravelStep.Value)} %; {channel.Output.Low}, {channel.Output.Centre} and {channel.Output.High} lie between.",
+                $"{setup.Transmitter.Name} sets ends in steps of {Figures.Plain(setup.Transmitter.TravelStep.Value)} %; {OffStep(channel.Output, rounded)}.",
             Why = "The transmitter will hold another value than the one on this sheet.",
             Provenance = "The step is data of the transmitter.",
             MayBeJustified = true,

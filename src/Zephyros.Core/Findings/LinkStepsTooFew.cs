@@ -42,7 +42,7 @@ public sealed class LinkStepsTooFew : IFindingRule
             Station = Station.Air,
             Place = $"/model/channels/{channel.Id}/number",
             Title = $"{control.Name} loses positions on {number}",
-            What = $"The link gives this channel {steps} steps: {string.Join("; ", merged)} arrive.",
+            What = $"The link gives this channel {steps} steps. What arrives: {string.Join("; ", merged)}.",
             Why = "What is meant for one position happens in the other as well, or never.",
             Provenance = "Common practice, no source: some links carry few steps on auxiliary channels.",
             MayBeJustified = true,

@@ -1,0 +1,37 @@
+using Zephyros.Core.Setups;
+
+namespace Zephyros.Core.Tests;
+
+/// <summary>What the core says and writes, line by line, as it was read through and found right once. A change on purpose is recorded
+/// with <c>make record</c>, and its differences are read before they are committed.</summary>
+internal static class Recorded
+{
+    private static readonly string? Anew = Environment.GetEnvironmentVariable("ZEPHYROS_RECORD");
+
+    /// <summary>Compares with what was recorded.</summary>
+    /// <param name="name">The name of the record in Data/recorded.</param>
+    /// <param name="lines">What is said now.</param>
+    public static void AssertSame(string name, IEnumerable<string> lines)
+    {
+        string[] now = [.. lines.SelectMany(l => l.Split('\n'))];
+        if (Anew is not null)
+        {
+            File.WriteAllLines(System.IO.Path.Combine(Anew, $"{name}.txt"), now);
+            return;
+        }
+
+        var before = File.ReadAllLines($"Data/recorded/{name}.txt");
+        var place = before.Zip(now).TakeWhile(l => l.First == l.Second).Count();
+        var part = now.Take(place + 1).LastOrDefault(l => l.StartsWith('#'));
+        Assert.True(
+            place == before.Length && place == now.Length,
+            $"{name}.txt, line {place + 1}, {part}: recorded \"{before.ElementAtOrDefault(place)}\", now \"{now.ElementAtOrDefault(place)}\""
+        );
+    }
+
+    /// <summary>What an edit is called and exactly what it writes.</summary>
+    public static IEnumerable<string> Told(SetupEdit edit) =>
+        edit
+            .Operations.Select(o => $"    {o.Op} {o.Path} {o.Value?.ToJsonString(SetupJson.Options)}".TrimEnd())
+            .Prepend($"  = {edit.Title}");
+}
