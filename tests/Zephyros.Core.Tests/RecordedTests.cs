@@ -34,7 +34,7 @@ public sealed class RecordedTests
     public void Candidate_fixes_write_what_they_wrote() =>
         Recorded.AssertSame(
             "candidates",
-            from name in Demo.Names.Select(n => n.Data)
+            from name in Demo.Names.Select(n => n.Data).Order(StringComparer.Ordinal)
             from line in CandidateFixes
                 .Of(Demo.Load(name))
                 .SelectMany(c => Recorded.Told(c.Edit).Prepend($"{c.Id}: {c.Effect}"))
@@ -91,7 +91,7 @@ public sealed class RecordedTests
     public void Promises_say_what_they_said_of_the_demo_craft() =>
         Recorded.AssertSame(
             "promises",
-            from name in Demo.Names.Select(n => n.Data)
+            from name in Demo.Names.Select(n => n.Data).Order(StringComparer.Ordinal)
             let prover = new Core.Proof.Prover(SignalPlan.Compile(Demo.Load(name)), new Core.Proof.ProofLimits())
             from line in Core
                 .Proof.PromiseList.All.SelectMany(promise =>
