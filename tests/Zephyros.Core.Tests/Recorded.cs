@@ -32,6 +32,6 @@ internal static class Recorded
     /// <summary>What an edit is called and exactly what it writes.</summary>
     public static IEnumerable<string> Told(SetupEdit edit) =>
         edit
-            .Operations.Select(o => $"    {o.Op} {o.Path} {o.Value?.ToJsonString(SetupJson.Options)}".TrimEnd())
+            .Operations.Select(o => $"    {o.Op} {o.Path} {CanonicalJson.Write(o.Value)}".TrimEnd())
             .Prepend($"  = {edit.Title}");
 }

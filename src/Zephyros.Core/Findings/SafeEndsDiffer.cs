@@ -13,6 +13,7 @@ public sealed class SafeEndsDiffer : IFindingRule
         var used = plan.Uses.Where(u => !u.Free).Select(u => u.Control).ToHashSet(StringComparer.Ordinal);
         var switches = plan
             .Setup.Transmitter.Controls.Where(c => c.Value is SwitchControl && used.Contains(c.Key))
+            .OrderBy(c => c.Key, StringComparer.Ordinal)
             .Select(c => (Id: c.Key, Switch: (SwitchControl)c.Value))
             .ToArray();
         var (away, towards) = (

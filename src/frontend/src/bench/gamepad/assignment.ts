@@ -13,7 +13,7 @@ export interface PadReading {
 /** Reads what can be read of the first gamepad that is there; null without one. */
 export function readPad(pads: readonly (Gamepad | null)[]): (PadReading & { id: string }) | null {
   const pad = pads.find((p) => p?.connected);
-  return pad ? { id: pad.id, axes: pad.axes, buttons: pad.buttons.map((b) => b.pressed) } : null;
+  return pad ? { id: pad.id, axes: [...pad.axes], buttons: pad.buttons.map((b) => b.pressed) } : null;
 }
 
 /** Where a control stands: -1 to 1 along its travel; null where the gamepad has no such axis or button. */

@@ -92,7 +92,9 @@ export function useRealSticks(transmitter: string, controls: readonly ControlVie
     assignments,
     teaching: taught,
     teach: (control) => {
-      lesson.current = { control, teaching: null };
+      // Rest is where everything stands now: a hand may already move before the next look.
+      const reading = readPad(navigator.getGamepads());
+      lesson.current = { control, teaching: reading && begin(reading, performance.now()) };
       setTaught({ control, step: 'far' });
     },
     stop: () => {
