@@ -16,7 +16,7 @@ help:
 	@echo "make demo       build, and start on http://127.0.0.1:$(PORT) with demo data (PORT=, DATA=)"
 	@echo "make test       format, lint, build, all tests (under ten minutes)"
 	@echo "make test-deep  the same tests with far larger counts, and the kill loop"
-	@echo "make mutants    plants slips in a copy of the code and tells which the tests notice (COUNT= of each room, SEED=, ROOMS=A,B)"
+	@echo "make mutants    plants slips in a copy of the code and tells which the tests notice (COUNT= of each room, SEED=, ROOMS=A,B, QUICK=1)"
 	@echo "make record     what the core says and writes, recorded anew: read the differences before you commit them"
 	@echo "make bench      speed, in figures"
 	@echo "make shots      the pictures in docs/screenshots"
@@ -54,7 +54,7 @@ COUNT ?= 12
 SEED ?= 1
 ROOMS ?=
 mutants: restore
-	dotnet run --project tools/mutants -c Release -- --count $(COUNT) --seed $(SEED) $(if $(ROOMS),--rooms $(ROOMS))
+	dotnet run --project tools/mutants -c Release -- --count $(COUNT) --seed $(SEED) $(if $(ROOMS),--rooms $(ROOMS)) $(if $(QUICK),--quick)
 
 CORE_TESTS := tests/Zephyros.Core.Tests
 record: nuget

@@ -1,3 +1,4 @@
+using System.Text.Json;
 using Zephyros.Core.Setups;
 
 namespace Zephyros.Core.Tests;
@@ -34,4 +35,8 @@ internal static class Recorded
         edit
             .Operations.Select(o => $"    {o.Op} {o.Path} {CanonicalJson.Write(o.Value)}".TrimEnd())
             .Prepend($"  = {edit.Title}");
+
+    /// <summary>Everything that an answer says.</summary>
+    public static string Told<T>(T answer) =>
+        CanonicalJson.Write(JsonSerializer.SerializeToNode(answer, SetupJson.Options));
 }

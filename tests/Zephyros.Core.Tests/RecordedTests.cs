@@ -1,5 +1,9 @@
+using Zephyros.Core.Board;
 using Zephyros.Core.Findings;
+using Zephyros.Core.Hands;
 using Zephyros.Core.Judgement;
+using Zephyros.Core.Measure;
+using Zephyros.Core.Model;
 using Zephyros.Core.Path;
 using Zephyros.Core.ReadyMade;
 using Zephyros.Core.Setups;
@@ -34,11 +38,14 @@ public sealed class RecordedTests
     public void Candidate_fixes_write_what_they_wrote() =>
         Recorded.AssertSame(
             "candidates",
-            from name in Demo.Names.Select(n => n.Data).Order(StringComparer.Ordinal)
+            from made in Demo
+                .Names.Select(n => (Name: n.Data, Setup: Demo.Load(n.Data)))
+                .OrderBy(m => m.Name, StringComparer.Ordinal)
+                .Append((Name: "cut and stabilisation, announced", Setup: Announced))
             from line in CandidateFixes
-                .Of(Demo.Load(name))
+                .Of(made.Setup)
                 .SelectMany(c => Recorded.Told(c.Edit).Prepend($"{c.Id}: {c.Effect}"))
-                .Prepend($"# {name}")
+                .Prepend($"# {made.Name}")
             select line
         );
 
@@ -105,6 +112,110 @@ public sealed class RecordedTests
                 .Prepend($"# {name}")
             select line
         );
+
+    [Fact]
+    public void What_follows_from_a_measurement_is_what_followed() =>
+        Recorded.AssertSame("measure", Endpoints().Concat(Wiggles()).Concat(Positions()));
+
+    private static IEnumerable<string> Endpoints() =>
+        from measured in new (string Name, Setup Setup, double Low, double Centre, double High, double Jitter)[]
+        {
+            ("wide", Demo.Plain, 987, 1500, 2011, 0),
+            ("narrow, off its centre, trembling", Demo.Plain, 1083, 1491, 1899, 7),
+            ("as it should be", Demo.Clean, 1000, 1500, 2000, 3),
+            ("nearly at the edges of the wire", Demo.Gannet, 890, 1502, 2110, 0),
+        }
+        let answer = EndpointSolver.Solve(
+            measured.Setup,
+            StickAxes.All.ToDictionary(
+                a => a,
+                _ => new Sweep
+                {
+                    Low = new(measured.Low),
+                    Centre = new(measured.Centre),
+                    High = new(measured.High),
+                    Jitter = new(measured.Jitter),
+                }
+            )
+        )
+        from line in Enum.GetValues<CorrectionPlace>()
+            .SelectMany(place => Recorded.Told(EndpointEdits.At(measured.Setup, answer, place)))
+            .Prepend(Recorded.Told(answer))
+            .Prepend($"# endpoints, {measured.Name}")
+        select line;
+
+    // Throttle and roll have changed places, and yaw runs the wrong way; then yaw is not seen at all.
+    private static IEnumerable<string> Wiggles() =>
+        from left in Enumerable.Range(0, 2)
+        let all = left == 0
+        let seen = StickAxes.All.Select(axis => new WiggleSeen
+        {
+            Moved = axis,
+            Bar = axis switch
+            {
+                StickAxis.Throttle => StickAxis.Roll,
+                StickAxis.Roll => StickAxis.Throttle,
+                _ => axis,
+            },
+            Reversed = axis == StickAxis.Yaw,
+        })
+        let answer = WiggleSolver.Solve(
+            [.. seen.Where(s => all || s.Moved != StickAxis.Yaw)],
+            StickOrder.Parse("AETR"),
+            Demo.Plain.Board.Map
+        )
+        from line in WiggleFixes
+            .Of(Demo.Plain, answer)
+            .Select(f => Recorded.Told(f))
+            .Prepend(Recorded.Told(answer))
+            .Prepend($"# wiggle, all {all}")
+        select line;
+
+    // Everything arrives a little higher than planned, and trembles.
+    private static IEnumerable<string> Positions() =>
+        from off in new[] { 0.0, 18, 60 }
+        let plan = SignalPlan.Compile(Demo.Clean)
+        let answer = PositionSolver.Solve(
+            plan,
+            [
+                .. SimulatedMeasurement
+                    .Positions(plan)
+                    .Select(p => p with { Value = new(p.Value.Value + off), Jitter = new(off / 6) }),
+            ]
+        )
+        from line in Recorded.Told(answer).Split('\n').Prepend($"# positions, {off} µs higher")
+        select line;
+
+    private static Setup Announced =>
+        Demo
+            .Clean.WithBoard(b =>
+                b with
+                {
+                    Functions = b
+                        .Functions.Add("cut", b.Functions["arm"] with { Kind = FunctionKind.ThrottleCut, Aux = 6 })
+                        .Add(
+                            "still",
+                            b.Functions["arm"] with
+                            {
+                                Kind = FunctionKind.ZeroThrottleStabilisation,
+                                Aux = 7,
+                            }
+                        ),
+                    Loss = b.Loss with { Procedure = LossProcedure.Land, Grace = new(700) },
+                }
+            )
+            .InModel(m =>
+                m with
+                {
+                    Announcements = m.Announcements.Add(
+                        "cut",
+                        m.Announcements.MinBy(a => a.Key, StringComparer.Ordinal).Value with
+                        {
+                            Function = "cut",
+                        }
+                    ),
+                }
+            );
 
     private static IEnumerable<string> Told(Finding finding) =>
         finding

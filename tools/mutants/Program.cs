@@ -1,5 +1,5 @@
 // Plants slips in a copy of the code and tells which of them the tests notice.
-// --count N of each room, --seed S, --rooms A,B, --workers W, --list only tells them.
+// --count N of each room, --seed S, --rooms A,B, --workers W, --quick leaves out slow tests, --list only tells them.
 using System.Diagnostics;
 using System.Globalization;
 using Zephyros.Mutants;
@@ -9,6 +9,7 @@ int Number(string key, int otherwise) =>
     int.Parse(Told(key, otherwise.ToString(CultureInfo.InvariantCulture)), CultureInfo.InvariantCulture);
 
 var root = Directory.GetCurrentDirectory();
+var quick = args.Contains("--quick");
 var rooms = Told("--rooms", "").Split(',', StringSplitOptions.RemoveEmptyEntries);
 var chosen = Sample.Of(root, rooms, Number("--count", 12), Number("--seed", 1));
 if (args.Contains("--list"))
@@ -23,9 +24,9 @@ var tree = new MutantTree(root, Path.Combine(root, "artifacts", "mutants"));
 tree.Copy();
 var planted = tree.Build(chosen);
 Console.WriteLine($"{planted.Count} of {chosen.Count} slips compile.");
-var tests = new TestRun(tree);
-foreach (var (project, slow) in planted.SelectMany(s => TestRun.Parts(s.Room)).Distinct())
-    if (tests.Learn(project, slow) is { } failed)
+var tests = new TestRun(tree, quick);
+foreach (var part in planted.SelectMany(s => Part.Of(s.Room, quick)).DistinctBy(p => p.Name, StringComparer.Ordinal))
+    if (tests.Learn(part) is { } failed)
     {
         Console.WriteLine($"Without any slip: {failed} fails.");
         return 1;

@@ -1,5 +1,6 @@
 using Zephyros.Core.Air;
 using Zephyros.Core.Bench;
+using Zephyros.Core.Model;
 using Zephyros.Core.Setups;
 using Zephyros.Core.Units;
 
@@ -19,6 +20,14 @@ public sealed class BenchTimesTests
         Assert.True(way.Up);
         way.Advance(Ms(1300));
         Assert.False(way.Up);
+    }
+
+    [Fact]
+    public void A_packet_that_is_due_now_is_sent_once()
+    {
+        var way = new RadioWay(Demo.Plain.Air, new Kilometres(0.01), Ms(1000), seed: 1);
+        Assert.True(way.Advance(Ms(1000)));
+        Assert.False(way.Advance(Ms(1000)));
     }
 
     [Fact]
@@ -177,6 +186,50 @@ public sealed class BenchTimesTests
         Assert.Equal(988, Home(), 0.7);
         bench.AdvanceTo(Ms(3010));
         Assert.Equal(2012, Home(), 0.7);
+    }
+
+    [Fact]
+    public void What_is_said_again_is_said_at_the_instant_and_for_as_long_as_its_condition_holds()
+    {
+        var bench = At(
+            1000,
+            Demo.Clean.InModel(m =>
+                m with
+                {
+                    Announcements = m
+                        .Announcements.Clear()
+                        .Add(
+                            "cut",
+                            new Announcement
+                            {
+                                Says = "Cut",
+                                About = AnnouncementSubject.Other,
+                                When = "cut-on",
+                                Every = new Milliseconds(700),
+                            }
+                        ),
+                }
+            )
+        );
+        bench.Move("right-back-switch", 2);
+        var first = Assert.IsType<Caption>(bench.Snapshot("throttle").Said).Number;
+        int Said(double at)
+        {
+            bench.AdvanceTo(Ms(at));
+            return (int)(bench.Snapshot("throttle").Said!.Number - first);
+        }
+
+        Assert.Equal([0, 1, 1, 2], new[] { 1699.9, 1700, 2399.9, 2400 }.Select(Said));
+        bench.Move("right-back-switch", 1);
+        Assert.Equal(2, Said(9000));
+    }
+
+    [Fact]
+    public void Each_control_is_followed_and_an_unknown_one_is_the_first()
+    {
+        var bench = At(1000);
+        Assert.All(Demo.Plain.Transmitter.Controls.Keys, id => Assert.Equal(id, bench.Snapshot(id).Trace.Control));
+        Assert.Contains(bench.Snapshot("nobody").Trace.Control, Demo.Plain.Transmitter.Controls.Keys);
     }
 
     [Fact]

@@ -1,0 +1,43 @@
+namespace Zephyros.Mutants;
+
+/// <summary>A part of the tests that is run at one go.</summary>
+/// <param name="Name">What is like it takes about as long.</param>
+/// <param name="Project">The project, as "Core".</param>
+/// <param name="Only">The test classes; empty for all.</param>
+/// <param name="Without">The test classes that are left out.</param>
+internal sealed record Part(string Name, string Project, IReadOnlyList<string> Only, IReadOnlyList<string> Without)
+{
+    // What takes longest of the core's tests: run only when nothing quicker has noticed.
+    private static readonly string[] Slow =
+    [
+        "*PromiseTests",
+        "*ModelCheckerTests",
+        "*SoundnessTests",
+        "*ThirdJudgeTests",
+        "*TrialTests",
+        "*RandomModelTests",
+    ];
+
+    /// <summary>What marks a test of a part that takes long.</summary>
+    public bool IsSlow => ReferenceEquals(Only, Slow);
+
+    /// <summary>The parts that can notice a slip of a room, the quickest first: the tests of the room itself, the rest of its project,
+    /// what takes long, and the assemblies above.</summary>
+    /// <param name="room">The room.</param>
+    /// <param name="quick">True to leave out what takes long and the assemblies above.</param>
+    public static IReadOnlyList<Part> Of(string room, bool quick)
+    {
+        var web = new Part("web", "Web", [], []);
+        if (room == "Web")
+            return [web];
+        if (room == "Storage")
+            return [new Part("storage", "Storage", [], []), web];
+        string[] own = [$"Zephyros.Core.Tests.{room}.*", "*RecordedTests"];
+        Part[] core = [new Part(room, "Core", own, Slow), new Part("rest", "Core", [], [.. Slow, .. own])];
+        return quick ? core : [.. core, web, new Part("slow", "Core", Slow, [])];
+    }
+
+    /// <summary>The arguments that choose it.</summary>
+    public IEnumerable<string> Arguments =>
+        Only.SelectMany(name => new[] { "-class", name }).Concat(Without.SelectMany(name => new[] { "-class-", name }));
+}
