@@ -221,6 +221,7 @@ test('a real board is measured by typing what it shows, step by step', async ({ 
   await page.keyboard.press('Enter');
   await type('Now roll to its other end', '1999');
   await type('Let roll go', '1504');
+  await expect(routine).toContainText('Move pitch fully');
   await routine.getByRole('button', { name: 'Leave this one out' }).click();
   await expect(routine).toContainText('Move yaw fully');
   await routine.getByRole('button', { name: 'Leave this one out' }).click();
