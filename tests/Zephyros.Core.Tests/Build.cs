@@ -3,6 +3,7 @@ using Zephyros.Core.Air;
 using Zephyros.Core.Board;
 using Zephyros.Core.Model;
 using Zephyros.Core.Model.Logic;
+using Zephyros.Core.Proof;
 using Zephyros.Core.ReadyMade;
 using Zephyros.Core.Setups;
 using Zephyros.Core.Units;
@@ -12,6 +13,9 @@ namespace Zephyros.Core.Tests;
 /// <summary>Short ways to write models and their parts in tests.</summary>
 internal static class Build
 {
+    /// <summary>Limits of a proof that a slow or busy machine does not meet either.</summary>
+    public static ProofLimits Patient { get; } = new() { Time = TimeSpan.FromMinutes(20) };
+
     /// <summary>A ready-made chain built into a setup that stays valid.</summary>
     public static Setup ReadyMade(this Setup setup, string id, params (string Name, string Value)[] wanted)
     {

@@ -99,7 +99,7 @@ public sealed class RecordedTests
         Recorded.AssertSame(
             "promises",
             from name in Demo.Names.Select(n => n.Data).Order(StringComparer.Ordinal)
-            let prover = new Core.Proof.Prover(SignalPlan.Compile(Demo.Load(name)), new Core.Proof.ProofLimits())
+            let prover = new Core.Proof.Prover(SignalPlan.Compile(Demo.Load(name)), Build.Patient)
             from line in Core
                 .Proof.PromiseList.All.SelectMany(promise =>
                 {

@@ -58,7 +58,7 @@ public sealed class AnnouncementTests
     public void What_the_proof_finds_is_what_the_bench_says(string fault, string? said)
     {
         var setup = ProofFaults.All[fault].Setup;
-        var path = new Prover(SignalPlan.Compile(setup), new ProofLimits())
+        var path = new Prover(SignalPlan.Compile(setup), Build.Patient)
             .Prove(
                 PromiseList.All.Single(p => p.Code == "changes-announced"),
                 null,

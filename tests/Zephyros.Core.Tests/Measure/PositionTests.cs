@@ -141,7 +141,7 @@ public sealed class PositionTests
     private static VerdictKind Stops(Setup setup) => Verdict(setup).Kind;
 
     private static PromiseVerdict Verdict(Setup setup, string promise = "no-accidental-stop") =>
-        new Prover(SignalPlan.Compile(setup), new ProofLimits()).Prove(
+        new Prover(SignalPlan.Compile(setup), Build.Patient).Prove(
             PromiseList.All.Single(p => p.Code == promise),
             null,
             CancellationToken.None

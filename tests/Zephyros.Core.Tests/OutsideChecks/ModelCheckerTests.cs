@@ -69,7 +69,7 @@ public sealed class ModelCheckerTests
         var check = promise.Checks(plan).ElementAtOrDefault(index);
         if (check is null)
             return null;
-        var prover = new Prover(plan, new ProofLimits());
+        var prover = new Prover(plan, Build.Patient);
         var model = prover.ModelFor(check);
         var explorer = prover.ExplorerFor(check, check.Watch());
         var starts = prover.Starts(model, check.DeclaredStart);

@@ -94,7 +94,7 @@ public sealed class PromiseTests
     // What two promises have in common is worked out once.
     private static string? Complaint(Setup setup)
     {
-        var prover = new Prover(SignalPlan.Compile(setup), new ProofLimits());
+        var prover = new Prover(SignalPlan.Compile(setup), Build.Patient);
         return PromiseList
             .All.Select(p => (p.Code, Verdict: prover.Prove(p, null, CancellationToken.None)))
             .Where(p => p.Verdict.Kind != VerdictKind.Proven)
@@ -181,7 +181,7 @@ public sealed class PromiseTests
             .WithCondition("lift", All(both, Not(Holds("mixed"))))
             .WithOverride("throttle", "lift", 30);
         var promise = PromiseList.All.Single(p => p.Code == "no-switch-adds-thrust");
-        var one = new Prover(SignalPlan.Compile(setup), new ProofLimits()).Prove(promise, null, Token);
+        var one = new Prover(SignalPlan.Compile(setup), Build.Patient).Prove(promise, null, Token);
         var two = new Prover(SignalPlan.Compile(setup), new ProofLimits(TwoHands: true)).Prove(promise, null, Token);
         Assert.Equal((VerdictKind.Proven, VerdictKind.Broken), (one.Kind, two.Kind));
         Assert.Contains(two.Assumptions, a => a.Contains("pairs of controls", StringComparison.Ordinal));
@@ -197,7 +197,7 @@ public sealed class PromiseTests
         Assert.Matches(@"^Explored [\d\u202f]+ of about [\d\u202f]+ states", small.Reason);
         using var cancelled = new CancellationTokenSource();
         cancelled.Cancel();
-        var none = new Prover(plan, new ProofLimits()).Prove(promise, null, cancelled.Token);
+        var none = new Prover(plan, Build.Patient).Prove(promise, null, cancelled.Token);
         Assert.Equal(VerdictKind.NotProven, none.Kind);
         Assert.StartsWith("The proof was cancelled.", none.Reason, StringComparison.Ordinal);
         var cycle = Demo.Clean.WithCondition("cut-held", Not(Holds("cut-held")));
@@ -224,7 +224,7 @@ public sealed class PromiseTests
             .GetOrAdd(
                 code,
                 _ =>
-                    new Prover(SignalPlan.Compile(setup), new ProofLimits()).Prove(
+                    new Prover(SignalPlan.Compile(setup), Build.Patient).Prove(
                         PromiseList.All.Single(p => p.Code == code),
                         null,
                         Token

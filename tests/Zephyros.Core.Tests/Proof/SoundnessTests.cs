@@ -109,7 +109,7 @@ public sealed class SoundnessTests
     private static void Walk(Setup setup, long steps, int seed)
     {
         var plan = SignalPlan.Compile(setup);
-        var prover = new Prover(plan, new ProofLimits());
+        var prover = new Prover(plan, Build.Patient);
         var check = new PromiseCheck(plan.Board.MotorBits, () => new Nothing());
         var model = prover.ModelFor(check);
         Assert.Equal("", model.Scope.Obstacle);

@@ -100,7 +100,7 @@ public sealed class TrialTests
                 setup,
                 promise,
                 new Dictionary<string, VerdictKind>(StringComparer.Ordinal),
-                new ProofLimits(),
+                Build.Patient,
                 TestContext.Current.CancellationToken
             )
             .Single(f => f.Id == "as-planned/beeper");
@@ -125,7 +125,7 @@ public sealed class TrialTests
             setup,
             promise,
             new Dictionary<string, VerdictKind>(StringComparer.Ordinal) { ["can-fly"] = VerdictKind.Proven },
-            new ProofLimits(),
+            Build.Patient,
             TestContext.Current.CancellationToken
         );
         Assert.Contains(fix, fixes.Select(f => f.Id));
@@ -141,7 +141,7 @@ public sealed class TrialTests
     }
 
     private static PromiseVerdict Prove(Setup setup, string code) =>
-        new Prover(SignalPlan.Compile(setup), new ProofLimits()).Prove(
+        new Prover(SignalPlan.Compile(setup), Build.Patient).Prove(
             PromiseList.All.Single(p => p.Code == code),
             null,
             TestContext.Current.CancellationToken
