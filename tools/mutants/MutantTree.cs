@@ -13,12 +13,12 @@ internal sealed partial class MutantTree(string root, string place)
     /// <summary>The variable that turns a slip on, by its number.</summary>
     public const string Switch = "ZEPHYROS_SLIP";
 
-    private const string Switches = """
+    private const string Switches = $$"""
         namespace Zephyros.Slips;
 
         internal static class Slip
         {
-            private static readonly int Active = int.TryParse(System.Environment.GetEnvironmentVariable("ZEPHYROS_SLIP"), out var n) ? n : 0;
+            private static readonly int Active = int.TryParse(System.Environment.GetEnvironmentVariable("{{Switch}}"), out var n) ? n : 0;
 
             public static bool On(int number) => Active == number;
         }

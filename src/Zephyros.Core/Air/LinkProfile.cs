@@ -11,7 +11,7 @@ public sealed record LinkProfile
     /// <summary>Its id; the built-in ones have a plain word.</summary>
     [Description("The id of the profile.")]
     [StringLength(40, MinimumLength = 1)]
-    [RegularExpression("^[a-z0-9][a-z0-9-]*$", MatchTimeoutInMilliseconds = -1)]
+    [RegularExpression("^[a-z0-9][a-z0-9-]*$")]
     public required string Id { get; init; }
 
     /// <summary>The system in the pilot's words.</summary>

@@ -28,7 +28,7 @@ public sealed record FlightBoard
 
     /// <summary>The axis that the board reads from each of channels 1 to 4.</summary>
     [Description("The axis that the board reads from each of channels 1 to 4: A roll, E pitch, T throttle, R yaw.")]
-    [RegularExpression("^[AETR]{4}$", MatchTimeoutInMilliseconds = -1)]
+    [RegularExpression("^[AETR]{4}$")]
     public required StickOrder Map { get; init; }
 
     /// <summary>The measured travel of stick channels by axis, which the board scales to 1000 to 2000 µs; an axis without one is taken as

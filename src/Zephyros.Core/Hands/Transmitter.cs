@@ -11,7 +11,7 @@ public sealed record Transmitter
 {
     /// <summary>The id of the transmitter that this snapshot was taken from.</summary>
     [Description("The id of the transmitter that this snapshot was taken from.")]
-    [RegularExpression("^[a-z0-9][a-z0-9-]{0,31}$", MatchTimeoutInMilliseconds = -1)]
+    [RegularExpression("^[a-z0-9][a-z0-9-]{0,31}$")]
     public required string Origin { get; init; }
 
     /// <summary>The transmitter's name.</summary>

@@ -8,7 +8,8 @@ namespace Zephyros.Core.Proof;
 /// <param name="meter">Is told what it takes.</param>
 internal sealed class FoundStates(int words, ByteMeter meter)
 {
-    private const int BytesOfNew = 16;
+    // A growing list takes up to twice what it holds.
+    private const int BytesOfNew = 32;
 
     private readonly List<List<Place?>> places = [];
     private readonly List<Place> fresh = [];
@@ -26,9 +27,8 @@ internal sealed class FoundStates(int words, ByteMeter meter)
         if (added == 0)
             return;
         Count += BitOperations.PopCount(added);
-        if (place.New.Count == 0)
+        if (place.Learn(word, added))
             fresh.Add(place);
-        place.New.Add((word, added));
         PassingBytes += BytesOfNew;
     }
 
@@ -74,6 +74,9 @@ internal sealed class FoundStates(int words, ByteMeter meter)
     /// <summary>The positions that were found with one memory in one situation.</summary>
     public sealed class Place(int memory, int situation, PositionSet known)
     {
+        // As they came: a word may be there several times.
+        private List<(int Word, ulong Bits)> fresh = [];
+
         /// <summary>The number of the memory.</summary>
         public int Memory => memory;
 
@@ -83,15 +86,20 @@ internal sealed class FoundStates(int words, ByteMeter meter)
         /// <summary>All of them.</summary>
         public PositionSet Known => known;
 
-        /// <summary>Those that are new, as they came: a word may be there several times.</summary>
-        public List<(int Word, ulong Bits)> New { get; } = [];
+        /// <summary>Notes positions as new.</summary>
+        /// <returns>True when they are the first.</returns>
+        public bool Learn(int word, ulong bits)
+        {
+            fresh.Add((word, bits));
+            return fresh.Count == 1;
+        }
 
         /// <summary>Those that are new, in order; afterwards none is.</summary>
         public StateSet TakeNew()
         {
-            New.Sort((one, other) => one.Word.CompareTo(other.Word));
-            var (words, bits) = (new List<int>(New.Count), new List<ulong>(New.Count));
-            foreach (var (word, added) in New)
+            fresh.Sort((one, other) => one.Word.CompareTo(other.Word));
+            var (words, bits) = (new List<int>(fresh.Count), new List<ulong>(fresh.Count));
+            foreach (var (word, added) in fresh)
                 if (words.Count > 0 && words[^1] == word)
                 {
                     bits[^1] |= added;
@@ -102,7 +110,8 @@ internal sealed class FoundStates(int words, ByteMeter meter)
                     bits.Add(added);
                 }
 
-            New.Clear();
+            // Let go: most places have few new positions, and few of them often.
+            fresh = [];
             return new StateSet(memory, situation, [.. words], [.. bits]);
         }
     }

@@ -14,9 +14,6 @@ internal sealed class RowTable(int memory, RowCause cause, int words, ByteMeter 
     /// <summary>Why the model is run.</summary>
     public RowCause Cause => cause;
 
-    /// <summary>How many different outcomes there are so far.</summary>
-    public int Outcomes => numbers.Count;
-
     /// <summary>What was worked out for a word; null when nothing was.</summary>
     public OutcomeRow[]? Known(int word) => rows.Peek(word);
 

@@ -20,7 +20,7 @@ public sealed record Setup
 
     /// <summary>Always <see cref="FormatName"/>.</summary>
     [Description("The name of the format.")]
-    [RegularExpression("^zephyros-setup$", MatchTimeoutInMilliseconds = -1)]
+    [RegularExpression("^zephyros-setup$")]
     public required string Format { get; init; }
 
     /// <summary>The version of the format, <see cref="CurrentVersion"/>.</summary>

@@ -8,7 +8,8 @@ namespace Zephyros.Core.Tests.Board;
 /// c and e either of two consents, u automatic tuning, s turning over, z stabilising, x and y either of two throttle cuts, h loss procedure
 /// on purpose, d a stick deflected, - none of these. In capitals: P power, L frames missing, G grace, Z landing, T low for long, D disarm
 /// by itself and C calibration over, F and O a fix comes and goes; N level, K 26 and H 90 degrees, U on its back; B a cable,
-/// E unlocked. A state that is not looked at is left out.</remarks>
+/// E unlocked. A state that is not looked at is left out; its words are those of
+/// <see cref="BoardWords"/>.</remarks>
 public sealed class BoardSequenceTests
 {
     private static readonly FlightBoard Bare = Demo.Plain.Board with { Guards = new ArmGuards(), Loss = new() };
@@ -71,6 +72,12 @@ public sealed class BoardSequenceTests
         {
             Loss = new LossSettings { Grace = new Milliseconds(300), GraceValues = GraceValues.Substituted },
         },
+        ["grace, then lands"] = Losing(
+            new LossSettings { Grace = new Milliseconds(300), Procedure = LossProcedure.Land }
+        ),
+        ["grace, then home"] = Losing(
+            new LossSettings { Grace = new Milliseconds(300), Procedure = LossProcedure.ReturnHome }
+        ),
         ["lands"] = Losing(new LossSettings { Procedure = LossProcedure.Land, LowBefore = new Milliseconds(9000) }),
         ["lands until moved"] = Losing(
             new LossSettings { Procedure = LossProcedure.Land, Recovery = FlightRecovery.StickMoved }
@@ -183,7 +190,7 @@ public sealed class BoardSequenceTests
             around = Around(around, step[0]);
             state = Take(plan, state, step, around);
             if (expected is not null)
-                Assert.Equal($"{step}:{expected}", $"{step}:{Tell(state)}");
+                Assert.Equal($"{step}:{expected}", $"{step}:{BoardWords.Tell(state)}");
         }
     }
 
@@ -248,29 +255,4 @@ public sealed class BoardSequenceTests
                     }
             )
         );
-
-    // A question mark: the arm switch says otherwise.
-    private static string Tell(BoardState state)
-    {
-        var motors = (state.Armed, state.ForSelfRight, state.Motors) switch
-        {
-            (false, _, MotorLevel.Off) => "stands",
-            (true, false, MotorLevel.Off) => "armed",
-            (true, false, MotorLevel.Idle) => "idles",
-            (true, false, MotorLevel.IdleWithControl) => "steers",
-            (true, false, MotorLevel.Thrust) => "thrusts",
-            (true, true, MotorLevel.Off) => "lies",
-            (true, true, MotorLevel.Idle) => "rights",
-            (true, true, MotorLevel.Thrust) => "turns",
-            _ => "what must not be",
-        };
-        var signal = state.Signal == BoardSignal.Good ? "" : $"/{state.Signal.ToString().ToLowerInvariant()}";
-        var asks = state.ArmRequested == state.Armed ? "" : "?";
-        var standing = state.Standing == ArmRefusal.None ? "" : $"!{state.Standing}";
-        var rest =
-            (state.Calibrating ? "+calibrating" : "")
-            + (state.LowForLong ? "+long" : "")
-            + (state.Flown ? "+flown" : "");
-        return motors + signal + asks + standing + rest;
-    }
 }

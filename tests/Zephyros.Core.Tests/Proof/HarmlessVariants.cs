@@ -145,6 +145,41 @@ internal static class HarmlessVariants
                     Channels = m.Channels.Set("camera", c => c with { Steps = c.Steps.Remove("slow") }),
                 }
             ),
+            ["a function that ten more sensors have a say in"] = CalledHomeByMore(10),
             ["a yaw that is trimmed"] = Clean.InModel(m => m with { Trims = m.Trims.Add("yaw", new Percent(1)) }),
         };
+
+    // Any of these sensors above its limit calls the craft home as well.
+    private static Setup CalledHomeByMore(int sensors)
+    {
+        string[] ids = [.. Enumerable.Range(1, sensors).Select(i => $"more-{i}")];
+        var calls = (AnyTest)Clean.Model.Conditions["come-home"].Test;
+        return Clean
+            .InModel(m =>
+                m with
+                {
+                    Sensors = m.Sensors.AddRange(
+                        ids.Select(id =>
+                            KeyValuePair.Create(
+                                id,
+                                new Sensor
+                                {
+                                    Label = id,
+                                    Lowest = new(0),
+                                    Highest = new(100),
+                                    Bench = new(50),
+                                }
+                            )
+                        )
+                    ),
+                }
+            )
+            .WithCondition(
+                "come-home",
+                calls with
+                {
+                    Of = [.. calls.Of, .. ids.Select(id => Reads(id, Relation.Above, 90))],
+                }
+            );
+    }
 }

@@ -127,24 +127,24 @@ public sealed class WatchTests
             0 RadioLost thrusts > stands radio=lost => 0 *
             0 RadioLost stands > stands radio=lost => 0
             0 Input idles > idles => 0
-            0 BoardTime thrusts? > stands? radio=lost silent => 1
+            0 BoardTime thrusts > stands? radio=lost silent => 1
             0 BoardTime thrusts > stands radio=lost silent => 1
             0 Input idles > stands => 0
             0 PowerOff idles > off silent => 0
             1 RadioBack stands? > stands? => 1
             1 RadioBack stands? > stands => 0
             1 Tremble stands? > stands? silent => 1
-            1 RadioBack stands? > idles? => broken
+            1 RadioBack stands? > idles => broken
             1 Input stands? > armed silent => broken
-            0 RadioBack stands? > idles? => 0
+            0 RadioBack stands? > idles => 0
             """,
         ["quiet-receiver"] = """
-            0 RadioLost idles > idles radio=lost low => 0 *
-            0 RadioLost idles > idles radio=lost => broken *
-            0 RadioLost idles > idles? radio=lost low => broken *
+            0 RadioLost idles > idles? radio=lost low => 0 *
+            0 RadioLost idles > idles? radio=lost => broken *
+            0 RadioLost idles > idles radio=lost low => broken *
             0 PowerOn off > stands? radio=off low => broken *
-            0 RadioLost idles > idles? radio=lost silent => 0
-            0 Input idles > idles? => 0
+            0 RadioLost idles > idles radio=lost silent => 0
+            0 Input idles > idles => 0
             """,
         ["restart-stays-off"] = """
             0 PowerOn off > stands? low => 1
@@ -153,21 +153,21 @@ public sealed class WatchTests
             0 PowerOn off > idles low => broken *
             0 TransmitterOn stands? > stands? was=off => 1
             0 TransmitterOn off > off was=off silent => 0
-            0 TransmitterOn idles? > idles? was=off => 0
-            0 TransmitterOn stands > idles? was=off => broken *
-            1 Input stands? > idles? => broken *
+            0 TransmitterOn idles > idles was=off => 0
+            0 TransmitterOn stands > idles was=off => broken *
+            1 Input stands? > idles => broken *
             1 Input stands? > stands? => 1
             1 Input stands? > stands => 0
             1 BoardTime stands? > stands silent => 1
             1 ModelTime idles > idles => broken
-            0 Input:Arms stands > idles? => 0 *
+            0 Input:Arms stands > idles => 0 *
             """,
         ["one-control-arms"] = """
             0 Input:Arms stands > idles => 0 *
             0 Input:ThrottleStick stands > idles => 0 *
             0 Input stands > idles => broken *
             0 Input:OtherStick stands > idles => broken *
-            0 Input:Consents stands! > idles => 0 *
+            0 Input:Consents stands!ConsentMissing > idles => 0 *
             0 Input:Consents stands > idles => broken *
             0 Input:Consents:Arms stands > idles => 0 *
             0 Input:Telemetry stands > idles => 0 *

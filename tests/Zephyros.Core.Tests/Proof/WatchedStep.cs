@@ -1,12 +1,13 @@
 using System.Globalization;
 using Zephyros.Core.Board;
 using Zephyros.Core.Proof;
+using Zephyros.Core.Tests.Board;
 
 namespace Zephyros.Core.Tests.Proof;
 
 /// <summary>One row of a table of watched changes: what a promise remembers, what happens, and what it must make of it.</summary>
 /// <remarks>A row reads "1 Input:ThrottleStick idles > thrusts up => broken *". First what is remembered; then the kind of move and, for
-/// a hand, the roles of what was moved; the board before and after; what else is so; after the arrow what is then remembered, and a
+/// a hand, the roles of what was moved; the board before and after (<see cref="BoardWords"/>); what else is so; after the arrow what is then remembered, and a
 /// star where the premise has come about. While nothing else is said the radio is up, frames arrive, and no reading is set.</remarks>
 internal sealed record WatchedStep(string Text, int Before, Change Change, int After, bool Premise)
 {
@@ -24,10 +25,19 @@ internal sealed record WatchedStep(string Text, int Before, Change Change, int A
             | (so.Contains("up") ? BoardView.WellUpBit | BoardView.ThrustBit : 0)
             | (ulong.TryParse(Told("bits="), CultureInfo.InvariantCulture, out var bits) ? bits : 0);
         var change = new Change(
-            new Situation(Board(words[2]), Radio(Told("was=")), true, 0, Orientation.Level, UsbState.None, false, 0),
+            new Situation(
+                BoardWords.Read(words[2]),
+                Radio(Told("was=")),
+                true,
+                0,
+                Orientation.Level,
+                UsbState.None,
+                false,
+                0
+            ),
             Enum.Parse<MoveKind>(move[0]),
             move.Skip(1).Aggregate(Roles.None, (roles, word) => roles | Enum.Parse<Roles>(word)),
-            Board(words[4]),
+            BoardWords.Read(words[4]),
             Radio(Told("radio=")),
             Fix: so.Contains("fix"),
             Frames: !so.Contains("silent"),
@@ -45,36 +55,6 @@ internal sealed record WatchedStep(string Text, int Before, Change Change, int A
             after == "broken" ? Watch.Broken : int.Parse(after, CultureInfo.InvariantCulture),
             words[^1] == "*"
         );
-    }
-
-    // "stands" is disarmed, "armed" is armed with motors off, "spins" the other way round; after a stroke the signal, after a sign what
-    // else: ? asks to arm, ! is refused for want of consent.
-    private static BoardState Board(string word)
-    {
-        var parts = word.TrimEnd('?', '!').Split('/');
-        if (parts[0] == "off")
-            return BoardState.Off;
-        var signal = parts.Length > 1 ? Enum.Parse<BoardSignal>(parts[1], ignoreCase: true) : BoardSignal.Good;
-        var motors = parts[0] switch
-        {
-            "stands" or "armed" => MotorLevel.Off,
-            "idles" or "spins" => MotorLevel.Idle,
-            "steers" => MotorLevel.IdleWithControl,
-            "thrusts" or "turns" => MotorLevel.Thrust,
-            _ => throw new ArgumentException($"No board is {word}.", nameof(word)),
-        };
-        var refused = word.Contains('!', StringComparison.Ordinal) ? ArmRefusal.ConsentMissing : ArmRefusal.None;
-        return new BoardState(
-            true,
-            signal,
-            Armed: parts[0] is not ("stands" or "spins"),
-            ArmRequested: word.Contains('?', StringComparison.Ordinal),
-            refused,
-            motors
-        ) with
-        {
-            ForSelfRight = parts[0] == "turns",
-        };
     }
 
     private static RadioState Radio(string? word) =>
