@@ -1,4 +1,6 @@
+using System.Globalization;
 using Microsoft.Data.Sqlite;
+using Zephyros.Core.Procedure;
 
 namespace Zephyros.Storage.Tests;
 
@@ -50,6 +52,52 @@ public sealed class DatabaseFaultTests : IDisposable
         var error = Assert.Throws<SqliteException>(() => command.ExecuteNonQuery());
         Assert.Equal("the disk is full. Make room and try again; nothing was changed.", Database.Explain(error));
         Assert.Single(temporary.Store.List());
+    }
+
+    // SQLite's documentation of the pragmas: 2 is FULL, with which a commit survives a loss of power also in the write-ahead log.
+    [Theory]
+    [InlineData("synchronous", "2")]
+    [InlineData("journal_mode", "wal")]
+    [InlineData("foreign_keys", "1")]
+    public void Every_connection_keeps_what_was_acknowledged(string pragma, string value)
+    {
+        var database = Database.Open(temporary.File);
+        for (var i = 0; i < 2; i++)
+        {
+            using var connection = database.Connect();
+            using var command = connection.CreateCommand();
+#pragma warning disable CA2100 // The names are the test's own.
+            command.CommandText = $"PRAGMA {pragma}";
+#pragma warning restore CA2100
+            Assert.Equal(value, Convert.ToString(command.ExecuteScalar(), CultureInfo.InvariantCulture));
+        }
+    }
+
+    [Theory]
+    [InlineData(5, "another program")]
+    [InlineData(6, "another program")]
+    [InlineData(8, "read-only")]
+    [InlineData(10, "disk reports an error")]
+    [InlineData(11, "damaged")]
+    [InlineData(14, "cannot be reached")]
+    [InlineData(26, "no data file")]
+    [InlineData(1, "as it was said")]
+    public void What_the_database_reports_is_said_in_a_sentence(int code, string says) =>
+        Assert.Contains(says, Database.Explain(new SqliteException("as it was said", code)), StringComparison.Ordinal);
+
+    // Each step of the tables is taken once and leaves its number.
+    [Fact]
+    public void A_file_of_an_older_program_is_brought_up_to_date_and_keeps_its_setups()
+    {
+        temporary.Store.Create(TemporaryStore.Demo("wren"), "new");
+        temporary.Execute("DROP TABLE evidence; DROP TABLE link_profiles; PRAGMA user_version = 1");
+        Assert.Single(temporary.Open().List());
+        Assert.Empty(
+            new EvidenceStore(Database.Open(temporary.File), TimeProvider.System).List<BindRecord>(
+                "wren",
+                EvidenceKind.Bind
+            )
+        );
     }
 
     [Fact]

@@ -38,4 +38,22 @@ public sealed class EvidenceStoreTests : IDisposable
         Assert.Throws<SqliteException>(() => temporary.Execute("DELETE FROM evidence"));
         Assert.Throws<SqliteException>(() => temporary.Execute("UPDATE evidence SET record = '{}'"));
     }
+
+    [Fact]
+    public void Evidence_belongs_to_its_setup_and_is_of_its_kind()
+    {
+        var sandpiper = temporary.Store.Create(TemporaryStore.Demo("sandpiper"), "new").Id;
+        var wren = temporary.Store.Create(TemporaryStore.Demo("wren"), "new").Id;
+        var evidence = new EvidenceStore(Database.Open(temporary.File), TimeProvider.System);
+        var first = evidence.Add(sandpiper, EvidenceKind.Bind, new BindRecord { Note = "a bind" }, []);
+        var second = evidence.Add(sandpiper, EvidenceKind.Measurement, new MeasurementRecord { Note = "sizes" }, []);
+        var third = evidence.Add(wren, EvidenceKind.Bind, new BindRecord { Note = "of the other" }, []);
+        Assert.Equal([1, 2, 3], [first.Id, second.Id, third.Id]);
+        Assert.Equal("a bind", Assert.Single(evidence.List<BindRecord>(sandpiper, EvidenceKind.Bind)).Record.Note);
+        var sizes = Assert.Single(evidence.List<MeasurementRecord>(sandpiper, EvidenceKind.Measurement));
+        Assert.Equal(("sizes", second.Id, second.TakenAt), (sizes.Record.Note, sizes.Id, sizes.TakenAt));
+        Assert.Equal("of the other", Assert.Single(evidence.List<BindRecord>(wren, EvidenceKind.Bind)).Record.Note);
+        Assert.Empty(evidence.List<MeasurementRecord>(wren, EvidenceKind.Measurement));
+        Assert.Throws<SqliteException>(() => evidence.Add("nobody", EvidenceKind.Bind, new BindRecord(), []));
+    }
 }

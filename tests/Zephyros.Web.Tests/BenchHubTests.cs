@@ -2,6 +2,7 @@ using Microsoft.AspNetCore.SignalR;
 using Microsoft.AspNetCore.SignalR.Client;
 using Microsoft.Extensions.DependencyInjection;
 using Zephyros.Core.Bench;
+using Zephyros.Core.Measure;
 using Zephyros.Core.Setups;
 using Zephyros.Web.Contracts;
 using static Zephyros.Web.Tests.TestServer;
@@ -48,10 +49,73 @@ public sealed class BenchHubTests : IAsyncLifetime
         await hub.InvokeAsync("Surround", "wren", 45.0, true, false, false, cancel);
         var message = await WaitAsync("wren", m => m.Snapshot.Surroundings.Connected);
         Assert.Equal(45, message.Snapshot.Surroundings.Tilt.Value);
-        foreach (var tilt in new[] { -1, 181 })
+        foreach (var tilt in new[] { -0.1, 180.1 })
             await Assert.ThrowsAsync<HubException>(() =>
-                hub.InvokeAsync("Surround", "wren", (double)tilt, false, false, false, cancel)
+                hub.InvokeAsync("Surround", "wren", tilt, false, false, false, cancel)
             );
+        Assert.Equal(45, (await WaitAsync("wren", _ => true)).Snapshot.Surroundings.Tilt.Value);
+        foreach (var tilt in new[] { 0.0, 180 })
+        {
+            await hub.InvokeAsync("Surround", "wren", tilt, false, true, true, cancel);
+            Assert.Equal(
+                new Core.Board.Surroundings(new(tilt), false, true, true),
+                (await WaitAsync("wren", _ => true)).Snapshot.Surroundings
+            );
+        }
+    }
+
+    [Fact]
+    public async Task The_craft_is_carried_away_up_to_ten_thousand_kilometres_and_back()
+    {
+        var cancel = TestContext.Current.CancellationToken;
+        foreach (var far in new[] { 0, -1, 10_000.1 })
+            await Assert.ThrowsAsync<HubException>(() => hub.InvokeAsync("SetDistance", "wren", far, cancel));
+        Assert.Null((await WaitAsync("wren", _ => true)).Snapshot.Air);
+        foreach (var far in new[] { 10_000, 0.001 })
+        {
+            await hub.InvokeAsync("SetDistance", "wren", far, cancel);
+            Assert.Equal(far, (await WaitAsync("wren", _ => true)).Snapshot.Air!.Distance.Value);
+        }
+
+        await hub.InvokeAsync("SetDistance", "wren", null, cancel);
+        Assert.Null((await WaitAsync("wren", _ => true)).Snapshot.Air);
+    }
+
+    [Fact]
+    public async Task A_routine_is_begun_a_step_left_out_and_ended()
+    {
+        var cancel = TestContext.Current.CancellationToken;
+        await hub.InvokeAsync("Guide", "wren", RoutineKind.Sticks, cancel);
+        var first = (await WaitAsync("wren", m => m.Snapshot.Routine is not null)).Snapshot.Routine!;
+        await hub.InvokeAsync("SkipStep", "wren", cancel);
+        await WaitAsync("wren", m => m.Snapshot.Routine!.Prompt != first.Prompt);
+        await hub.InvokeAsync("Guide", "wren", RoutineKind.None, cancel);
+        await WaitAsync("wren", m => m.Snapshot.Routine is null);
+    }
+
+    [Fact]
+    public async Task The_bars_are_watched_anew()
+    {
+        var cancel = TestContext.Current.CancellationToken;
+        await hub.InvokeAsync("Move", "wren", "throttle", 100.0, cancel);
+        await WaitAsync("wren", m => Throttle(m)?.Now.Value > 1900);
+        await hub.InvokeAsync("Move", "wren", "throttle", -100.0, cancel);
+        var swept = Throttle(await WaitAsync("wren", m => Throttle(m)!.Now.Value < 1100))!;
+        Assert.True(swept.High.Value > 1900);
+        await hub.InvokeAsync("WatchBars", "wren", cancel);
+        await WaitAsync("wren", m => Throttle(m)?.High.Value < 1100);
+        static BarTravel? Throttle(BenchMessage message) => message.Snapshot.Bars.GetValueOrDefault("throttle");
+    }
+
+    // A message may have 4 kB; more ends the connection, and nothing is done.
+    [Fact]
+    public async Task A_message_that_is_too_long_ends_the_connection()
+    {
+        var cancel = TestContext.Current.CancellationToken;
+        var longName = new string('x', 3500);
+        await Assert.ThrowsAsync<HubException>(() => hub.InvokeAsync("Move", "wren", longName, 1.0, cancel));
+        await Assert.ThrowsAnyAsync<Exception>(() => hub.InvokeAsync("Move", "wren", longName + longName, 1.0, cancel));
+        Assert.Equal(HubConnectionState.Disconnected, hub.State);
     }
 
     [Fact]

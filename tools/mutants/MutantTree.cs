@@ -70,15 +70,12 @@ internal sealed partial class MutantTree(string root, string place)
             var wrong = said.Select(l => Error().Match(l)).Where(m => m.Success).ToArray();
             if (wrong.Length == 0)
                 return kept;
-            var before = kept.Count;
-            foreach (var match in wrong)
-                kept.RemoveAll(s =>
-                    match.Groups["file"].Value.EndsWith(s.File, StringComparison.Ordinal) && On(match, s)
-                );
-            if (kept.Count == before)
+            var blamed = wrong.SelectMany(match => Blamed(match, kept)).ToHashSet();
+            if (blamed.Count == 0)
                 throw new InvalidOperationException(
                     string.Join('\n', wrong.Select(w => w.Value).Distinct(StringComparer.Ordinal).Take(10))
                 );
+            kept.RemoveAll(blamed.Contains);
         }
 
         throw new InvalidOperationException("The slips do not compile.");
@@ -88,11 +85,17 @@ internal sealed partial class MutantTree(string root, string place)
     public string Tests(string project) =>
         Path.Combine(place, $"tests/Zephyros.{project}.Tests/bin/Release/net10.0/Zephyros.{project}.Tests.dll");
 
-    // Planted code keeps the lines of the file, so a line tells which slips may be to blame.
-    private static bool On(Match error, Slip slip) =>
-        int.Parse(error.Groups["line"].Value, CultureInfo.InvariantCulture) is var line
-        && line >= slip.Line
-        && line <= slip.Line + slip.Was.Count(c => c == '\n');
+    // Planted code keeps the lines of the file, so a line tells which slips may be to blame. Of a variable that is not set any more
+    // the compiler complains further down.
+    private static IEnumerable<Slip> Blamed(Match error, IEnumerable<Slip> slips)
+    {
+        var line = int.Parse(error.Groups["line"].Value, CultureInfo.InvariantCulture);
+        var before = slips
+            .Where(s => error.Groups["file"].Value.EndsWith(s.File, StringComparison.Ordinal) && s.Line <= line)
+            .ToArray();
+        var at = before.Where(s => line <= s.Line + s.Was.Count(c => c == '\n')).ToArray();
+        return at.Length > 0 ? at : before.OrderByDescending(s => s.Line).Take(1);
+    }
 
     // No two of them overlap.
     private static string Planted(string code, IEnumerable<Slip> slips)

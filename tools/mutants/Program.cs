@@ -25,18 +25,20 @@ tree.Copy();
 var planted = tree.Build(chosen);
 Console.WriteLine($"{planted.Count} of {chosen.Count} slips compile.");
 var tests = new TestRun(tree, quick);
-foreach (var part in planted.SelectMany(s => Part.Of(s.Room, quick)).DistinctBy(p => p.Name, StringComparer.Ordinal))
-    if (tests.Learn(part) is { } failed)
-    {
-        Console.WriteLine($"Without any slip: {failed} fails.");
-        return 1;
-    }
+var workers = new ParallelOptions { MaxDegreeOfParallelism = Number("--workers", 2) };
+var parts = planted.SelectMany(s => Part.Of(s.Room, quick)).DistinctBy(p => p.Name, StringComparer.Ordinal);
+string?[] failing = [.. parts.AsParallel().WithDegreeOfParallelism(workers.MaxDegreeOfParallelism).Select(tests.Learn)];
+if (Array.Find(failing, f => f is not null) is { } failed)
+{
+    Console.WriteLine($"Without any slip: {failed} fails.");
+    return 1;
+}
 
 Console.WriteLine($"The tests pass without a slip, {clock.Elapsed.TotalMinutes:0.0} min.");
 var noticed = new Dictionary<Slip, string?>();
 Parallel.ForEach(
     planted,
-    new ParallelOptions { MaxDegreeOfParallelism = Number("--workers", 2) },
+    workers,
     slip =>
     {
         var by = tests.Noticed(slip);

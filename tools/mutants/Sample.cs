@@ -3,7 +3,7 @@ namespace Zephyros.Mutants;
 /// <summary>Chooses slips by chance, the same ones for the same seed.</summary>
 internal static class Sample
 {
-    // The rooms of the core are its folders; the other assemblies are rooms of their own.
+    // The rooms of the core are its folders, the promises one of their own; so are the other assemblies.
     private static readonly string[] Sources = ["src/Zephyros.Core", "src/Zephyros.Storage", "src/Zephyros.Web"];
 
     /// <summary>So many slips of each room, at least one for each file as long as there are enough; none of them overlap.</summary>
@@ -49,6 +49,8 @@ internal static class Sample
     {
         var parts = file.Split('/');
         var project = parts[1].Split('.')[^1];
-        return project == "Core" ? parts[2] : project;
+        return project != "Core" ? project
+            : parts.Contains("Promises") ? "Promises"
+            : parts[2];
     }
 }

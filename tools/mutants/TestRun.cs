@@ -1,3 +1,4 @@
+using System.Collections.Concurrent;
 using System.Diagnostics;
 using System.Globalization;
 using System.Text.RegularExpressions;
@@ -14,7 +15,7 @@ internal sealed partial class TestRun(MutantTree tree, bool quick)
 
     private static readonly TimeSpan AtLeast = TimeSpan.FromSeconds(30);
 
-    private readonly Dictionary<string, TimeSpan> usual = new(StringComparer.Ordinal);
+    private readonly ConcurrentDictionary<string, TimeSpan> usual = new(StringComparer.Ordinal);
 
     /// <summary>Runs a part without any slip, and learns how long it takes.</summary>
     /// <returns>The test that fails all the same; null when none does.</returns>

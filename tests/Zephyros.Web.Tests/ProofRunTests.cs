@@ -1,0 +1,111 @@
+using System.Net;
+using System.Text.Json.Nodes;
+using static Zephyros.Web.Tests.TestServer;
+
+namespace Zephyros.Web.Tests;
+
+/// <summary>Runs of the proof: which revision they are of, how they are wished, cancelled and replaced.</summary>
+public sealed class ProofRunTests : IAsyncDisposable
+{
+    private const string Gannet = "/api/setups/gannet";
+    private const string Rename =
+        """{"title":"x","operations":[{"op":"replace","path":"/craft/summary","value":"other"}]}""";
+
+    private readonly TestServer server = new();
+    private readonly HttpClient client;
+
+    public ProofRunTests() => client = server.CreateClient();
+
+    public async ValueTask DisposeAsync()
+    {
+        client.Dispose();
+        await server.DisposeAsync();
+    }
+
+    [Fact]
+    public async Task A_run_is_of_the_newest_revision_and_keeps_how_it_was_wished()
+    {
+        var first = await JsonAsync(await SendAsync(client, HttpMethod.Get, $"{Gannet}/proof"));
+        Assert.Equal((1, false, 120), Wish(first));
+        Assert.False((bool)first["cancelled"]!);
+        const string Wished = """{"twoHands":true,"seconds":30}""";
+        Assert.Equal(
+            (1, true, 30),
+            Wish(await JsonAsync(await SendAsync(client, HttpMethod.Post, $"{Gannet}/proof", Wished)))
+        );
+        // Looked at again it is the same run; after an edit it is another, wished as the one before.
+        Assert.Equal((1, true, 30), Wish(await DoneAsync()));
+        await SendAsync(client, HttpMethod.Post, $"{Gannet}/edits", Rename, "\"1\"");
+        Assert.Equal((2, true, 30), Wish(await DoneAsync()));
+    }
+
+    [Fact]
+    public async Task A_run_that_has_ended_is_not_cancelled_any_more_and_stays()
+    {
+        var done = await DoneAsync();
+        Assert.All(done["promises"]!.AsArray(), p => Assert.NotEqual("waiting", (string)p!["state"]!));
+        var after = await JsonAsync(await SendAsync(client, HttpMethod.Post, $"{Gannet}/proof/cancel"));
+        Assert.False((bool)after["cancelled"]!);
+        Assert.Equal(States(done), States(after));
+        // Only a promise that is broken or empty has fixes.
+        var kept = done["promises"]!.AsArray().First(p => (string)p!["state"]! == "proven")!["code"]!;
+        Assert.Empty(
+            (await JsonAsync(await SendAsync(client, HttpMethod.Get, $"{Gannet}/proof/{kept}/fixes"))).AsArray()
+        );
+        var nothing = await SendAsync(client, HttpMethod.Post, $"{Gannet}/proof/{kept}/bench/0");
+        Assert.Equal(HttpStatusCode.NotFound, nothing.StatusCode);
+    }
+
+    [Fact]
+    public async Task A_run_that_is_cancelled_says_so_of_each_promise_that_it_did_not_reach()
+    {
+        await SendAsync(client, HttpMethod.Post, "/api/setups/sandpiper/proof", """{"twoHands":true}""");
+        // It waits for its turn behind the first, or is among its first promises.
+        await SendAsync(client, HttpMethod.Post, $"{Gannet}/proof", """{"twoHands":true}""");
+        var view = await JsonAsync(await SendAsync(client, HttpMethod.Post, $"{Gannet}/proof/cancel"));
+        Assert.Equal((false, true), ((bool)view["running"]!, (bool)view["cancelled"]!));
+        var last = view["promises"]!.AsArray()[^1]!;
+        Assert.Equal(
+            ("not-proven", "It was cancelled before its turn."),
+            ((string)last["state"]!, (string)last["reason"]!)
+        );
+        // Begun again it comes to its end.
+        await SendAsync(client, HttpMethod.Post, "/api/setups/sandpiper/proof/cancel");
+        await SendAsync(client, HttpMethod.Post, $"{Gannet}/proof", """{"twoHands":false}""");
+        var again = await DoneAsync();
+        Assert.False((bool)again["cancelled"]!);
+        Assert.DoesNotContain(
+            again["promises"]!.AsArray(),
+            p => ((string)p!["reason"]!).Contains("cancelled", StringComparison.Ordinal)
+        );
+    }
+
+    [Theory]
+    [InlineData(-1, HttpStatusCode.NotFound)]
+    [InlineData(0, HttpStatusCode.OK)]
+    public async Task A_step_is_one_of_the_sequence(int step, HttpStatusCode status)
+    {
+        await DoneAsync("/api/setups/sandpiper");
+        Assert.Equal(
+            status,
+            (await SendAsync(client, HttpMethod.Post, $"/api/setups/sandpiper/proof/no-leap/bench/{step}")).StatusCode
+        );
+    }
+
+    private static (int, bool, int) Wish(JsonNode view) =>
+        ((int)view["revision"]!, (bool)view["twoHands"]!, (int)view["seconds"]!);
+
+    private static IEnumerable<string> States(JsonNode view) =>
+        view["promises"]!.AsArray().Select(p => (string)p!["state"]!);
+
+    private async Task<JsonNode> DoneAsync(string setup = Gannet)
+    {
+        while (true)
+        {
+            var view = await JsonAsync(await SendAsync(client, HttpMethod.Get, $"{setup}/proof"));
+            if (!(bool)view["running"]!)
+                return view;
+            await Task.Delay(50, TestContext.Current.CancellationToken);
+        }
+    }
+}
