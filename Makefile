@@ -57,9 +57,11 @@ mutants: restore
 	dotnet run --project tools/mutants -c Release -- --count $(COUNT) --seed $(SEED) $(if $(ROOMS),--rooms $(ROOMS)) $(if $(QUICK),--quick)
 
 CORE_TESTS := tests/Zephyros.Core.Tests
+RECORD = cd $(CORE_TESTS)/bin/Release/net10.0 && ZEPHYROS_RECORD=$(CURDIR)/$(CORE_TESTS)/Data/recorded dotnet Zephyros.Core.Tests.dll -noColor
 record: nuget
 	dotnet build $(CORE_TESTS) -c Release --no-restore -v quiet
-	cd $(CORE_TESTS)/bin/Release/net10.0 && ZEPHYROS_RECORD=$(CURDIR)/$(CORE_TESTS)/Data/recorded dotnet Zephyros.Core.Tests.dll -noColor -class Zephyros.Core.Tests.RecordedTests
+	$(RECORD) -class '*RecordedTests'
+	$(RECORD) -method '*.What_is_said_of_each_planted_fault_is_what_was_said'
 
 bench: app
 	dotnet run --project benchmarks/Zephyros.Benchmarks -c Release -- $(APP)

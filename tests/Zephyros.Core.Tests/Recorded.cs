@@ -1,4 +1,5 @@
 using System.Text.Json;
+using System.Text.Json.Nodes;
 using Zephyros.Core.Setups;
 
 namespace Zephyros.Core.Tests;
@@ -36,7 +37,19 @@ internal static class Recorded
             .Operations.Select(o => $"    {o.Op} {o.Path} {CanonicalJson.Write(o.Value)}".TrimEnd())
             .Prepend($"  = {edit.Title}");
 
-    /// <summary>Everything that an answer says.</summary>
+    /// <summary>Everything that an answer says; numbers to the sixth digit, since the last ones are the machine's own.</summary>
     public static string Told<T>(T answer) =>
-        CanonicalJson.Write(JsonSerializer.SerializeToNode(answer, SetupJson.Options));
+        CanonicalJson.Write(Rounded(JsonSerializer.SerializeToNode(answer, SetupJson.Options)));
+
+    private static JsonNode? Rounded(JsonNode? node) =>
+        node switch
+        {
+            JsonObject made => new JsonObject(made.Select(m => KeyValuePair.Create(m.Key, Rounded(m.Value)))),
+            JsonArray list => new JsonArray([.. list.Select(Rounded)]),
+            JsonValue value when value.GetValueKind() == JsonValueKind.Number => Math.Round(
+                value.GetValue<double>(),
+                6
+            ),
+            _ => node?.DeepClone(),
+        };
 }

@@ -32,8 +32,9 @@ public static class Examination
         ];
     }
 
-    /// <summary>The same with fixes that say what else they would leave wrong. It examines the setup once more for every fix.</summary>
-    public static IReadOnlyList<Finding> WithWhatFixesLeave(Setup setup)
+    /// <summary>The same with fixes that were tried: one that leaves its finding is not offered, and each says what else it would leave
+    /// wrong. It examines the setup once more for every fix.</summary>
+    public static IReadOnlyList<Finding> WithTriedFixes(Setup setup)
     {
         var found = Of(setup);
         var keys = found.Select(f => f.Key).ToHashSet(StringComparer.Ordinal);
@@ -42,24 +43,23 @@ public static class Examination
             .. found.Select(finding =>
                 finding with
                 {
-                    Fixes = [.. finding.Fixes.Select(f => WithWhatItLeaves(setup, f, keys))],
+                    Fixes = [.. finding.Fixes.Select(f => Tried(setup, finding, f, keys)).OfType<Fix>()],
                 }
             ),
         ];
     }
 
-    private static Fix WithWhatItLeaves(Setup setup, Fix fix, HashSet<string> keys)
+    private static Fix? Tried(Setup setup, Finding finding, Fix fix, HashSet<string> keys)
     {
         if (fix.Edit.ApplyTo(setup).Setup is not { } after)
-            return fix;
+            return null;
         var plan = SignalPlan.Compile(after);
+        Finding[] found = [.. Rules.SelectMany(r => r.Examine(plan))];
+        if (Array.Exists(found, f => f.Key == finding.Key))
+            return null;
         string[] left =
         [
-            .. Rules
-                .SelectMany(r => r.Examine(plan))
-                .Where(f => !keys.Contains(f.Key))
-                .Select(f => f.Title)
-                .Distinct(StringComparer.Ordinal),
+            .. found.Where(f => !keys.Contains(f.Key)).Select(f => f.Title).Distinct(StringComparer.Ordinal),
         ];
         return left.Length == 0
             ? fix

@@ -28,14 +28,21 @@ internal static class FindingEndpoints
     private static IResult Symptoms(string id, SetupStore store) =>
         store.Find(id) is { } stored ? TypedResults.Ok(SymptomList.For(stored.Setup).ToArray()) : Saving.NoSetup(id);
 
-    private static IResult Apply(HttpContext context, string id, string key, string fix, Saving saving) =>
-        saving.Edit(context, id, setup => Find(setup, key)?.Fixes.FirstOrDefault(f => f.Id == fix)?.Edit);
+    private static IResult Apply(
+        HttpContext context,
+        string id,
+        string key,
+        string fix,
+        Saving saving,
+        KnownFindings findings
+    ) => saving.Edit(context, id, setup => Find(findings.Of(setup), key)?.Fixes.FirstOrDefault(f => f.Id == fix)?.Edit);
 
     private static async Task<IResult> JustifyAsync(
         HttpContext context,
         string id,
         string key,
         Saving saving,
+        KnownFindings findings,
         CancellationToken cancel
     )
     {
@@ -45,9 +52,13 @@ internal static class FindingEndpoints
         return saving.Edit(
             context,
             id,
-            setup => Find(setup, key) is { MayBeJustified: true } ? Edits.Justify(setup, key, wish.Note.Trim()) : null
+            setup =>
+                Find(findings.Of(setup), key) is { MayBeJustified: true }
+                    ? Edits.Justify(setup, key, wish.Note.Trim())
+                    : null
         );
     }
 
-    private static Finding? Find(Setup setup, string key) => Examination.Of(setup).FirstOrDefault(f => f.Key == key);
+    private static Finding? Find(IEnumerable<Finding> findings, string key) =>
+        findings.FirstOrDefault(f => f.Key == key);
 }

@@ -10,6 +10,6 @@ internal sealed class KnownFindings
 {
     private readonly ConditionalWeakTable<Setup, IReadOnlyList<Finding>> known = [];
 
-    /// <summary>The findings of a setup, as <see cref="Examination.WithWhatFixesLeave"/> gives them.</summary>
-    public IReadOnlyList<Finding> Of(Setup setup) => known.GetValue(setup, Examination.WithWhatFixesLeave);
+    /// <summary>The findings of a setup, as <see cref="Examination.WithTriedFixes"/> gives them.</summary>
+    public IReadOnlyList<Finding> Of(Setup setup) => known.GetValue(setup, Examination.WithTriedFixes);
 }

@@ -15,7 +15,7 @@ namespace Zephyros.Core.Tests.Findings;
 internal static class PlantedFaults
 {
     // The plain setup with a lock, two states that reach a channel, a limiter: all of it clean.
-    private static readonly Setup Full = (
+    internal static readonly Setup Full = (
         Demo.Plain with
         {
             Transmitter = Demo.Plain.Transmitter with { ShortNames = 15 },
@@ -28,7 +28,7 @@ internal static class PlantedFaults
         .WithStates(("cruise", null), ("practice", "limiter-on"))
         .WithStep("mode", "state", States(("cruise", 0), ("practice", 50)));
 
-    private static readonly Setup TwoStage = Demo.Plain.ReadyMade(
+    internal static readonly Setup TwoStage = Demo.Plain.ReadyMade(
         "two-stage-arming",
         ("second", "right-shoulder:2"),
         ("limit", "1060")
@@ -202,7 +202,7 @@ internal static class PlantedFaults
         };
 
     // Two modules, the inner one on and of the receiver's kind.
-    private static Setup Radio(Func<LinkSettings, LinkSettings> change) =>
+    internal static Setup Radio(Func<LinkSettings, LinkSettings> change) =>
         Demo.Plain.WithAir(a =>
             change(
                 a with
@@ -333,14 +333,14 @@ internal static class PlantedFaults
             }
         );
 
-    private static StateStep States(params (string State, double Value)[] values) =>
+    internal static StateStep States(params (string State, double Value)[] values) =>
         new()
         {
             Order = 90,
             Values = values.ToImmutableDictionary(v => v.State, v => new Percent(v.Value), StringComparer.Ordinal),
         };
 
-    private static Setup WithEnds(this Setup setup, string channel, double low, double high) =>
+    internal static Setup WithEnds(this Setup setup, string channel, double low, double high) =>
         setup.WithChannel(
             channel,
             c => c with { Output = c.Output with { Low = new Percent(low), High = new Percent(high) } }
@@ -364,7 +364,7 @@ internal static class PlantedFaults
             }
         );
 
-    private static SensorTest Sensed(string sensor, Relation relation, double limit) =>
+    internal static SensorTest Sensed(string sensor, Relation relation, double limit) =>
         new()
         {
             Sensor = sensor,

@@ -41,6 +41,20 @@ public sealed class PromiseTests
         );
     }
 
+    // As it was read through once; "make record" records it anew.
+    [Fact]
+    public void What_is_said_of_each_planted_fault_is_what_was_said() =>
+        Recorded.AssertSame(
+            "faults",
+            from fault in Verdicts.Value.OrderBy(v => v.Key, StringComparer.Ordinal)
+            let verdict = fault.Value
+            from line in verdict
+                .Path.Select(s => $"  {s.Sentence} {s.Outcome}")
+                .Prepend($"{verdict.Kind}, {verdict.States} states, {verdict.Depth} deep. {verdict.Reason}")
+                .Prepend($"# {fault.Key}: {ProofFaults.All[fault.Key].Caught}")
+            select line
+        );
+
     // No setup can plant it, so the watch is shown the moment itself.
     [Fact]
     public void Arming_while_tuning_would_be_seen()
