@@ -1,3 +1,4 @@
+using Zephyros.Core.Air;
 using Zephyros.Core.Board;
 using Zephyros.Core.Findings;
 using Zephyros.Core.Hands;
@@ -8,6 +9,7 @@ using Zephyros.Core.Path;
 using Zephyros.Core.ReadyMade;
 using Zephyros.Core.Setups;
 using Zephyros.Core.Tests.Findings;
+using Zephyros.Core.Wire;
 
 namespace Zephyros.Core.Tests;
 
@@ -42,6 +44,7 @@ public sealed class RecordedTests
                 .Names.Select(n => (Name: n.Data, Setup: Demo.Load(n.Data)))
                 .OrderBy(m => m.Name, StringComparer.Ordinal)
                 .Append((Name: "cut and stabilisation, announced", Setup: Announced))
+                .Append((Name: "careless", Setup: Careless))
             from line in CandidateFixes
                 .Of(made.Setup)
                 .SelectMany(c => Recorded.Told(c.Edit).Prepend($"{c.Id}: {c.Effect}"))
@@ -111,6 +114,21 @@ public sealed class RecordedTests
                 })
                 .Prepend($"# {name}")
             select line
+        );
+
+    [Fact]
+    public void What_comes_with_the_program_is_what_came_with_it() =>
+        Recorded.AssertSame(
+            "shipped",
+            BlankTransmitters
+                .All.Select(t => $"new craft on {t.Name}: {Recorded.Told(NewSetup.For("Tern", t))}")
+                .Concat(LinkProfiles.BuiltIn.Select(p => $"link {Recorded.Told(p)}"))
+                .Concat(
+                    Core.Proof.PromiseList.All.Select(p =>
+                        $"promise {p.Order} {p.Code}: {p.Name}. {p.Title}. {p.Principle}"
+                    )
+                )
+                .Concat(Enum.GetValues<WireFormat>().Select(w => $"wire {Recorded.Told(w.Describe())}"))
         );
 
     [Fact]
@@ -216,6 +234,33 @@ public sealed class RecordedTests
                     ),
                 }
             );
+
+    // Everything is set the other way than the trade advises; overrides that are, and are not, low and enabled.
+    private static Setup Careless =>
+        Demo
+            .Plain.WithAir(a => a with { OnLoss = ReceiverLoss.Hold, Telemetry = false })
+            .WithBoard(b =>
+                b with
+                {
+                    SignalTimeout = new(1500),
+                    Loss = b.Loss with { Procedure = LossProcedure.ReturnHome, Grace = new(5000), FlownOnly = false },
+                    Guards = b.Guards with
+                    {
+                        RefusalLatches = false,
+                        RefusesThrottle = false,
+                        DisarmsOnlyWhenLow = true,
+                    },
+                    Functions = b
+                        .Functions.Set("beeper", f => f with { Low = new(1250), High = new(1600), Planned = [2, 3] })
+                        .Set("self-level", f => f with { Planned = [2] })
+                        .Set("blended", f => f with { Planned = [1], Aux = 20 }),
+                }
+            )
+            .WithCondition("on", Build.At("right-shoulder", 2))
+            .WithOverride("throttle", "on", -90)
+            .WithOverride("yaw", "on", -89)
+            .WithOverride("pitch", "on", -100)
+            .InModel(m => m with { Overrides = m.Overrides.Set("pitch-on", o => o with { Enabled = false }) });
 
     private static IEnumerable<string> Told(Finding finding) =>
         finding

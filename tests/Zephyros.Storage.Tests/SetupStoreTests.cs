@@ -22,6 +22,8 @@ public sealed class SetupStoreTests : IDisposable
         Assert.Equal("sandpiper-2", Store.Create(sandpiper, "new").Id);
         var odd = sandpiper with { Craft = sandpiper.Craft with { Name = "Ø  No. 7!" } };
         Assert.Equal("no-7", Store.Create(odd, "new").Id);
+        Assert.Equal("x", Store.Create(odd with { Craft = odd.Craft with { Name = "X" } }, "new").Id);
+        Assert.Equal("a-b", Store.Create(odd with { Craft = odd.Craft with { Name = "A b" } }, "new").Id);
         Assert.Equal("craft", Store.Create(odd with { Craft = odd.Craft with { Name = "ÆØÅ" } }, "new").Id);
     }
 

@@ -27,6 +27,12 @@ public sealed class ProofEndpointTests : IAsyncDisposable
         var path = leap["path"]!.AsArray();
         Assert.Equal("Put Left shoulder to far, towards you.", (string)path[2]!["sentence"]!);
         Assert.Equal("thrust", (string)path[^1]!["motors"]!);
+        // The throttle is followed until something is moved, and then what was moved last.
+        Assert.All(
+            (await GetAsync($"{Sandpiper}/proof"))["promises"]!.AsArray().Select(p => p!["path"]!.AsArray()),
+            steps => Assert.Equal("Throttle", steps.Count == 0 ? "Throttle" : (string)steps[0]!["followed"]!)
+        );
+        Assert.Equal("Left shoulder", (string)path[2]!["followed"]!);
 
         // The bench that everybody sees is put to the last step.
         var picture = await JsonAsync(

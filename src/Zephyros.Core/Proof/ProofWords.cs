@@ -78,7 +78,8 @@ internal sealed class ProofWords(ProofScope scope, ReducedMemory memory)
         );
     }
 
-    private static string Seconds(TimeSpan wait) => $"{Figures.Plain(wait.TotalSeconds, 1)} s";
+    private static string Seconds(TimeSpan wait) =>
+        $"{Figures.Plain(wait.TotalSeconds, wait.TotalSeconds < 1 ? 2 : 1)} s";
 
     private static string Silent(ProofMove move) =>
         move.Value == ProofScope.TelemetryLost ? "; telemetry does not come yet" : "";

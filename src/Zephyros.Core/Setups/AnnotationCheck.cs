@@ -1,4 +1,5 @@
 using System.Collections;
+using System.Collections.Concurrent;
 using System.ComponentModel.DataAnnotations;
 using System.Globalization;
 using System.Reflection;
@@ -13,19 +14,16 @@ namespace Zephyros.Core.Setups;
 /// holds a null. The published schema is made of the same attributes, so the two cannot part.</summary>
 public static partial class AnnotationCheck
 {
+    // Reflection is slow, and the same few types are walked for every setup.
+    private static readonly ConcurrentDictionary<Type, Member[]> Known = new();
+
     /// <summary>Walks a record and what it holds, and adds what is out of range to <paramref name="problems"/>.</summary>
     public static void Walk(object record, string place, ICollection<SetupProblem> problems)
     {
-        foreach (var member in record.GetType().GetProperties(BindingFlags.Public | BindingFlags.Instance))
+        foreach (var member in Known.GetOrAdd(record.GetType(), Members))
         {
-            if (
-                member.IsDefined(typeof(JsonIgnoreAttribute))
-                || member.GetIndexParameters().Length > 0
-                || !member.CanWrite
-            )
-                continue;
-            var value = member.GetValue(record);
-            var at = $"{place}/{JsonNamingPolicy.CamelCase.ConvertName(member.Name)}";
+            var value = member.Of(record);
+            var at = $"{place}/{member.Name}";
             if (value is IDictionary collection)
                 WalkCollection(member, collection, at, problems);
             else if (value is IList list)
@@ -39,14 +37,33 @@ public static partial class AnnotationCheck
         }
     }
 
+    private static Member[] Members(Type type) =>
+        [
+            .. type.GetProperties(BindingFlags.Public | BindingFlags.Instance)
+                .Where(m =>
+                    !m.IsDefined(typeof(JsonIgnoreAttribute)) && m.GetIndexParameters().Length == 0 && m.CanWrite
+                )
+                .Select(m => new Member(
+                    JsonNamingPolicy.CamelCase.ConvertName(m.Name),
+                    m.GetValue,
+                    [.. m.GetCustomAttributes<ValidationAttribute>()]
+                )),
+        ];
+
+    /// <summary>A member of a record.</summary>
+    /// <param name="Name">Its name in a document.</param>
+    /// <param name="Of">Its value in a record.</param>
+    /// <param name="Rules">What its value, or each of its values, must keep.</param>
+    private sealed record Member(string Name, Func<object?, object?> Of, ValidationAttribute[] Rules);
+
     // The rules of a member that holds several values are rules for each of them.
-    private static void WalkList(MemberInfo member, IList list, string place, ICollection<SetupProblem> problems)
+    private static void WalkList(Member member, IList list, string place, ICollection<SetupProblem> problems)
     {
         for (var i = 0; i < list.Count; i++)
             WalkItem(member, list[i], $"{place}/{i}", problems);
     }
 
-    private static void WalkItem(MemberInfo member, object? item, string place, ICollection<SetupProblem> problems)
+    private static void WalkItem(Member member, object? item, string place, ICollection<SetupProblem> problems)
     {
         if (item is null)
             problems.Add(new(place, "Must not be null."));
@@ -59,7 +76,7 @@ public static partial class AnnotationCheck
     }
 
     private static void WalkCollection(
-        MemberInfo member,
+        Member member,
         IDictionary collection,
         string place,
         ICollection<SetupProblem> problems
@@ -77,11 +94,11 @@ public static partial class AnnotationCheck
         }
     }
 
-    private static void CheckValue(MemberInfo member, object? value, string place, ICollection<SetupProblem> problems)
+    private static void CheckValue(Member member, object? value, string place, ICollection<SetupProblem> problems)
     {
         if (value is null)
             return;
-        foreach (var rule in member.GetCustomAttributes<ValidationAttribute>())
+        foreach (var rule in member.Rules)
         {
             var reason = rule switch
             {

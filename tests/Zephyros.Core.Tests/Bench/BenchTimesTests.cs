@@ -233,6 +233,34 @@ public sealed class BenchTimesTests
     }
 
     [Fact]
+    public void At_rest_no_picture_is_another()
+    {
+        var bench = At(1000);
+        var before = bench.Sequence;
+        bench.AdvanceTo(Ms(4000));
+        Assert.Equal(before, bench.Sequence);
+        bench.Move("roll", 1);
+        Assert.NotEqual(before, bench.Sequence);
+    }
+
+    [Fact]
+    public void The_battery_is_noted_once_each_time()
+    {
+        var bench = At(1000);
+        string Noted(bool on)
+        {
+            bench.SetPower(on);
+            return bench.Snapshot("throttle").Noted!.Text;
+        }
+
+        Assert.Equal("Battery off", Noted(false));
+        var number = bench.Snapshot("throttle").Noted!.Number;
+        Noted(false);
+        Assert.Equal(number, bench.Snapshot("throttle").Noted!.Number);
+        Assert.Equal("Battery connected", Noted(true));
+    }
+
+    [Fact]
     public void Time_never_goes_back()
     {
         var bench = At(1000);

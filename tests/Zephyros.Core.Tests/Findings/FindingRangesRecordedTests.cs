@@ -5,7 +5,6 @@ using Zephyros.Core.Hands;
 using Zephyros.Core.Model;
 using Zephyros.Core.Model.Logic;
 using Zephyros.Core.Setups;
-using Zephyros.Core.Units;
 using Zephyros.Core.Wire;
 using static Zephyros.Core.Tests.Build;
 using static Zephyros.Core.Tests.Findings.PlantedFaults;
@@ -16,10 +15,6 @@ namespace Zephyros.Core.Tests.Findings;
 /// severity or go, what they say and what their fixes write there is recorded.</summary>
 public sealed class FindingRangesRecordedTests
 {
-    // Of many steps every sixteenth is looked at; between two that differ the step at which it changes is searched.
-    private const int Few = 64;
-    private const int Apart = 16;
-
     private static readonly Scan[] Scans =
     [
         new("low end of pitch", -131, -60, 0.1, x => Demo.Plain.WithEnds("pitch", x, 97.6)),
@@ -139,7 +134,7 @@ public sealed class FindingRangesRecordedTests
             1,
             x => Full with { Transmitter = Full.Transmitter with { ShortNames = (int)x } }
         ),
-        Each(
+        Scan.Each(
             "step of the ends",
             [0.02, 0.05, 0.1, 0.2, 0.25, 0.3, 0.5, 1, 5],
             x =>
@@ -219,24 +214,24 @@ public sealed class FindingRangesRecordedTests
             10,
             x => Output("roll", o => o with { Centre = new(0.6) }).WithBoard(b => b with { MaximumRate = new(x) })
         ),
-        Each(
+        Scan.Each(
             "wire format",
             Enum.GetValues<WireFormat>(),
             w => Demo.Plain with { Wire = Demo.Plain.Wire with { Format = w } }
         ),
-        Each(
+        Scan.Each(
             "receiver's format",
             Enum.GetValues<WireFormat>(),
             w => Demo.Plain with { Wire = Demo.Plain.Wire with { ReceiverSpeaks = w } }
         ),
-        Each("inverter of the port", Enum.GetValues<PortInverter>(), w => Port(p => p with { Inverter = w })),
-        Each("pads of the port", Enum.GetValues<PortPads>(), w => Port(p => p with { Pads = w })),
-        Each(
+        Scan.Each("inverter of the port", Enum.GetValues<PortInverter>(), w => Port(p => p with { Inverter = w })),
+        Scan.Each("pads of the port", Enum.GetValues<PortPads>(), w => Port(p => p with { Pads = w })),
+        Scan.Each(
             "kind of the blended function",
             Enum.GetValues<FunctionKind>(),
             w => Board(b => b with { Functions = b.Functions.Set("blended", f => f with { Kind = w }) })
         ),
-        Each(
+        Scan.Each(
             "modules that are on",
             [(true, true), (true, false), (false, true), (false, false)],
             on =>
@@ -249,7 +244,7 @@ public sealed class FindingRangesRecordedTests
                     }
                 )
         ),
-        Each(
+        Scan.Each(
             "families of module and receiver",
             [
                 ("", ""),
@@ -262,7 +257,7 @@ public sealed class FindingRangesRecordedTests
             ],
             of => Radio(a => a with { Receiver = a.Receiver with { Family = of.Item1, SubFamily = of.Item2 } })
         ),
-        Each(
+        Scan.Each(
             "ports set for the receiver, in the board",
             [
                 ("", false),
@@ -305,17 +300,14 @@ public sealed class FindingRangesRecordedTests
     private static IEnumerable<string> Lines(Scan scan)
     {
         yield return $"# {scan.Name}";
-        var seen = new Dictionary<int, Seen>();
-        Seen At(int place) =>
-            seen.TryGetValue(place, out var known) ? known : seen[place] = Look(scan.At(scan.Of(place)));
-        var before = Seen.Nothing;
-        var begins = 0;
-        foreach (var end in Ends(At, scan.Last, scan.Last <= Few ? 1 : Apart))
+        string[] before = [];
+        foreach (var (range, setup, keys) in scan.Stretches(Keys, k => k))
         {
-            var now = At(begins);
-            var (from, to) = (scan.Told(begins), scan.Told(end));
-            yield return $"  {from}{(end > begins ? $" to {to}" : "")}: {(now.Keys.Length > 0 ? now.Keys : "nothing")}";
-            foreach (var finding in now.Findings.Where(f => before.Findings.All(b => b.Key != f.Key)))
+            yield return $"  {range}: {keys}";
+            if (SetupValidator.Check(setup).Count > 0)
+                continue;
+            var now = Examination.WithTriedFixes(setup);
+            foreach (var finding in now.Where(f => !before.Contains(f.Key, StringComparer.Ordinal)))
             {
                 yield return $"    {finding.Key}: {finding.Title}. {finding.What} {finding.Why}";
                 foreach (
@@ -326,45 +318,17 @@ public sealed class FindingRangesRecordedTests
                     yield return $"    {line}";
             }
 
-            (before, begins) = (now, end + 1);
+            before = [.. now.Select(f => f.Key)];
         }
     }
 
-    // The last place of each stretch on which the findings are the same.
-    private static IEnumerable<int> Ends(Func<int, Seen> at, int last, int apart)
-    {
-        for (var place = 0; place < last; )
-        {
-            var (same, other) = (place, Math.Min(place + apart, last));
-            if (at(same).Keys == at(other).Keys)
-            {
-                place = other;
-                continue;
-            }
-
-            while (other - same > 1)
-            {
-                var middle = (same + other) / 2;
-                (same, other) = at(middle).Keys == at(same).Keys ? (middle, other) : (same, middle);
-            }
-
-            yield return same;
-            place = other;
-        }
-
-        yield return last;
-    }
-
-    private static Seen Look(Setup setup)
+    private static string Keys(Setup setup)
     {
         if (SetupValidator.Check(setup) is { Count: > 0 } problems)
-            return new Seen($"invalid at {problems[0].Place}", []);
-        var findings = Examination.WithTriedFixes(setup);
-        return new Seen(string.Join(", ", findings.Select(f => $"{f.Key} ({f.Severity})")), findings);
+            return $"invalid at {problems[0].Place}";
+        var findings = Examination.Of(setup);
+        return findings.Count > 0 ? string.Join(", ", findings.Select(f => $"{f.Key} ({f.Severity})")) : "nothing";
     }
-
-    private static Scan Each<T>(string name, T[] values, Func<T, Setup> at) =>
-        new(name, 0, values.Length - 1, 1, x => at(values[(int)x])) { Names = [.. values.Select(v => $"{v}")] };
 
     private static Setup Board(Func<FlightBoard, FlightBoard> change) => Demo.Plain.WithBoard(change);
 
@@ -406,21 +370,4 @@ public sealed class FindingRangesRecordedTests
                     With = With(Constant(1)),
                 }
             );
-
-    private sealed record Seen(string Keys, IReadOnlyList<Finding> Findings)
-    {
-        public static Seen Nothing { get; } = new("", []);
-    }
-
-    /// <summary>A number of a setup that goes through its range.</summary>
-    private sealed record Scan(string Name, double From, double To, double Step, Func<double, Setup> At)
-    {
-        public IReadOnlyList<string> Names { get; init; } = [];
-
-        public int Last => (int)Math.Round((To - From) / Step);
-
-        public double Of(int place) => Math.Round(From + (place * Step), 6);
-
-        public string Told(int place) => Names.Count > 0 ? Names[place] : Figures.Plain(Of(place), 6);
-    }
 }

@@ -110,4 +110,19 @@ public sealed class EvidenceBasisTests
                 .Select(p => p.Name)
         );
     }
+
+    [Theory]
+    [InlineData(true)]
+    [InlineData(true, true, true)]
+    [InlineData(false, false)]
+    [InlineData(false, true, false)]
+    [InlineData(false, false, true)]
+    public void A_bind_went_as_expected_when_each_step_did(bool expected, params bool[] steps) =>
+        Assert.Equal(
+            expected,
+            new BindRecord
+            {
+                Steps = [.. steps.Select(s => new BindStepSeen { Do = "x", AsExpected = s })],
+            }.WentAsExpected
+        );
 }

@@ -1,4 +1,5 @@
 using Zephyros.Core.Findings;
+using Zephyros.Core.Hands;
 using Zephyros.Core.Model;
 using Zephyros.Core.ReadyMade;
 using Zephyros.Core.Setups;
@@ -154,5 +155,32 @@ public sealed class ReadyMadeTests
             Examination.Of(setup),
             f => f.Severity == Severity.Danger && f.Station == Core.Path.Station.Model
         );
+    }
+
+    // A transmitter that is bare but for its sticks has nothing to choose: what is asked stands empty, and building says what is missing.
+    [Fact]
+    public void On_bare_sticks_every_chain_still_says_what_it_asks()
+    {
+        var bare = NewSetup.For(
+            "Tern",
+            Demo.Plain.Transmitter with
+            {
+                Controls = Demo.Plain.Transmitter.Controls.RemoveRange(
+                    Demo.Plain.Transmitter.Controls.Where(c => c.Value is not StickControl).Select(c => c.Key)
+                ),
+            }
+        );
+        foreach (var chain in ReadyMadeChains.All)
+        {
+            Assert.All(
+                chain.Parameters(bare).Where(p => p.Kind is ParameterKind.Control or ParameterKind.Positions),
+                p => Assert.Equal((true, ""), (p.Options.Count == 0, p.Default))
+            );
+            var (built, arguments) = Build.Try(bare, chain.Id);
+            Assert.True(
+                built is null || arguments.Problems.Count > 0 || SetupValidator.Check(built.Setup).Count == 0,
+                chain.Id
+            );
+        }
     }
 }
