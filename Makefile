@@ -56,12 +56,13 @@ ROOMS ?=
 mutants: restore
 	dotnet run --project tools/mutants -c Release -- --count $(COUNT) --seed $(SEED) $(if $(ROOMS),--rooms $(ROOMS)) $(if $(QUICK),--quick)
 
-CORE_TESTS := tests/Zephyros.Core.Tests
-RECORD = cd $(CORE_TESTS)/bin/Release/net10.0 && ZEPHYROS_RECORD=$(CURDIR)/$(CORE_TESTS)/Data/recorded dotnet Zephyros.Core.Tests.dll -noColor
+# Where a project of tests keeps its records, and the program that makes them.
+RECORD = cd tests/$(1)/bin/Release/net10.0 && ZEPHYROS_RECORD=$(CURDIR)/tests/$(1)/Data/recorded dotnet $(1).dll -noColor
 record: nuget
-	dotnet build $(CORE_TESTS) -c Release --no-restore -v quiet
-	$(RECORD) -class '*RecordedTests'
-	$(RECORD) -method '*.What_is_said_of_each_planted_fault_is_what_was_said'
+	dotnet build Zephyros.slnx -c Release --no-restore -v quiet
+	$(call RECORD,Zephyros.Core.Tests) -class '*RecordedTests'
+	$(call RECORD,Zephyros.Core.Tests) -method '*.What_is_said_of_each_planted_fault_is_what_was_said'
+	$(call RECORD,Zephyros.Web.Tests) -class '*RecordedTests'
 
 bench: app
 	dotnet run --project benchmarks/Zephyros.Benchmarks -c Release -- $(APP)

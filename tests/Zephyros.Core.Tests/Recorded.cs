@@ -41,7 +41,8 @@ internal static class Recorded
     public static string Told<T>(T answer) =>
         CanonicalJson.Write(Rounded(JsonSerializer.SerializeToNode(answer, SetupJson.Options)));
 
-    private static JsonNode? Rounded(JsonNode? node) =>
+    /// <summary>The same with its numbers to the sixth digit.</summary>
+    public static JsonNode? Rounded(JsonNode? node) =>
         node switch
         {
             JsonObject made => new JsonObject(made.Select(m => KeyValuePair.Create(m.Key, Rounded(m.Value)))),

@@ -114,6 +114,17 @@ public sealed class VerdictRangesRecordedTests
                 x => Demo.Plain.WithAir(a => a with { OnLoss = x })
             )
         ),
+        .. new[] { "quiet-receiver", "no-delayed-arming", "restart-stays-off", "no-switch-adds-thrust" }.Select(
+            promise =>
+                (
+                    promise,
+                    Scan.Each(
+                        "on a loss the receiver, with the throttle preset half up",
+                        Enum.GetValues<ReceiverLoss>(),
+                        x => Preset(("3", 1500), ("5", 2012)).WithAir(a => a with { OnLoss = x })
+                    )
+                )
+        ),
         (
             "loss-in-time",
             new(

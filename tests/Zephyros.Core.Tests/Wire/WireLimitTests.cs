@@ -1,5 +1,7 @@
+using System.Numerics;
 using Zephyros.Core.Captures;
 using Zephyros.Core.Wire.Duplex;
+using Zephyros.Core.Wire.Packed16;
 using Zephyros.Core.Wire.Pulses;
 
 namespace Zephyros.Core.Tests.Wire;
@@ -7,6 +9,41 @@ namespace Zephyros.Core.Tests.Wire;
 /// <summary>Packets byte by byte, and both sides of what a packet, a pulse and a file may be.</summary>
 public sealed class WireLimitTests
 {
+    // Sixteen channels of eleven bits, the least first, as one large number (System.Numerics).
+    [Fact]
+    public void Every_bit_of_a_packed_channel_has_its_place()
+    {
+        for (var bit = 0; bit < 16 * 11; bit++)
+        {
+            var frame = default(Packed16Frame);
+            frame[bit / 11] = (ushort)(1 << (bit % 11));
+            var bytes = new byte[22];
+            Packed16Codec.Pack(frame, bytes);
+            Assert.Equal(BigInteger.One << bit, new BigInteger(bytes, isUnsigned: true));
+            var read = Packed16Codec.Unpack(bytes);
+            Assert.All(Enumerable.Range(0, 16), c => Assert.Equal(frame[c], read[c]));
+        }
+    }
+
+    [Theory]
+    [InlineData(-1, 0, true)]
+    [InlineData(0, 0x0E, false)]
+    [InlineData(23, 0x0F, true)]
+    [InlineData(23, 0x10, false)]
+    [InlineData(23, 0x80, false)]
+    [InlineData(24, 0x01, false)]
+    public void A_packed_frame_is_known_by_header_end_and_unused_flags(int place, int value, bool read)
+    {
+        var bytes = new byte[25];
+        Packed16Codec.Encode(default, bytes);
+        if (place >= 0)
+            bytes[place] = (byte)value;
+        Assert.Equal(read, Packed16Codec.TryDecode(bytes, out var frame));
+        if (read && place == 23)
+            Assert.Equal(value, (int)frame.Flags);
+        Assert.False(Packed16Codec.TryDecode(bytes.AsSpan(0, 24), out _));
+    }
+
     [Fact]
     public void Link_statistics_stand_byte_by_byte_where_they_belong()
     {
