@@ -15,13 +15,11 @@ public sealed class ImplausibleLimit : IFindingRule
     {
         foreach (var (id, condition) in plan.Setup.Model.Conditions)
         {
-            foreach (var test in Sensors(condition.Test).DistinctBy(t => t.Sensor, StringComparer.Ordinal))
-            {
-                var sensor = plan.Setup.Model.Sensors[test.Sensor];
-                if (test.Limit.Value >= sensor.Lowest.Value && test.Limit.Value <= sensor.Highest.Value)
-                    continue;
+            var beyond = Sensors(condition.Test)
+                .Select(test => (Test: test, Sensor: plan.Setup.Model.Sensors[test.Sensor]))
+                .Where(t => t.Test.Limit.Value < t.Sensor.Lowest.Value || t.Test.Limit.Value > t.Sensor.Highest.Value);
+            foreach (var (test, sensor) in beyond.DistinctBy(t => t.Test.Sensor, StringComparer.Ordinal))
                 yield return Of(plan.Setup, id, condition, test, sensor);
-            }
         }
     }
 
@@ -35,11 +33,46 @@ public sealed class ImplausibleLimit : IFindingRule
             Title = $"{sensor.Label} of {sensor.Words(test.Limit)} is not plausible",
             What =
                 $"“{condition.Label}” compares {sensor.Label} with {sensor.Words(test.Limit)}; the sensor means {sensor.Lowest} to {sensor.Words(sensor.Highest)}.",
-            Why = "The condition will not come when it is needed. A limit typed ten times too large has happened.",
+            Why =
+                $"{Outcome(setup.Model, id, condition, test, sensor)} A limit typed ten times too large has happened.",
             Provenance = "Common practice, no source: check plausibility.",
             MayBeJustified = true,
             Fixes = [.. Fixes(setup, id, condition, test, sensor)],
         };
+
+    // A limit beyond everything that the sensor means is always met, or never.
+    private static string Outcome(
+        TransmitterModel model,
+        string id,
+        Condition condition,
+        SensorTest test,
+        Sensor sensor
+    )
+    {
+        var whole =
+            ReferenceEquals(condition.Test, test) || condition.Test is DelayTest { Of: [var only] } && only == test;
+        var always =
+            test.Relation == Relation.Below
+                ? test.Limit.Value > sensor.Highest.Value
+                : test.Limit.Value < sensor.Lowest.Value;
+        if (!always)
+            return whole ? "The condition will not come when it is needed." : "This part of the condition never holds.";
+        if (!whole)
+            return $"This part of the condition holds whatever {sensor.Label} reads.";
+        string[] does =
+        [
+            .. model
+                .Overrides.Where(o => o.Value.When == id && o.Value.Enabled)
+                .OrderBy(o => o.Key, StringComparer.Ordinal)
+                .Select(o => $"{o.Value.Label} forces {model.Channels[o.Value.Channel].Label} to {o.Value.Value}"),
+            .. model
+                .Announcements.Where(a => a.Value.When == id && a.Value.Enabled)
+                .OrderBy(a => a.Key, StringComparer.Ordinal)
+                .Select(a => $"“{a.Value.Says}” is said"),
+        ];
+        var then = does.Length > 0 ? $", and {string.Join(", and ", does)}" : "";
+        return $"The condition holds as soon as {sensor.Label} is reported, whatever it reads{then}: the pilot learns to ignore it, and it tells nothing when it is needed.";
+    }
 
     private static IEnumerable<Fix> Fixes(Setup setup, string id, Condition condition, SensorTest test, Sensor sensor)
     {

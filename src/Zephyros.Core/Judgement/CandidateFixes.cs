@@ -5,7 +5,6 @@ using Zephyros.Core.Hands;
 using Zephyros.Core.Model;
 using Zephyros.Core.Model.Logic;
 using Zephyros.Core.Path;
-using Zephyros.Core.ReadyMade;
 using Zephyros.Core.Setups;
 using Zephyros.Core.Units;
 
@@ -176,9 +175,7 @@ internal static class CandidateFixes
     {
         if (!held.Enabled || held.Value.Value > -90 || setup.Transmitter.StickOf(StickAxis.Throttle) is not { } stick)
             return null;
-        var condition = Workshop.Free($"{id}-held", setup.Model.Conditions.ContainsKey);
-        if (condition.Length > 80)
-            return null;
+        var condition = FreeId.Of($"{id}-held", setup.Model.Conditions.ContainsKey);
         var on = new HoldsTest { Condition = held.When };
         var low = new CompareTest
         {

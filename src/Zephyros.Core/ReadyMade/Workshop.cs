@@ -55,7 +55,7 @@ internal sealed class Workshop(Setup setup)
             .FirstOrDefault();
         if (same is not null)
             return same;
-        var id = Free(Slug(label), Setup.Model.Conditions.ContainsKey);
+        var id = FreeId.Of(Slug(label), Setup.Model.Conditions.ContainsKey);
         var condition = new Condition
         {
             Label = label,
@@ -74,7 +74,7 @@ internal sealed class Workshop(Setup setup)
         foreach (var (name, step) in steps)
         {
             order += 10;
-            var id = Free(name, channel.Steps.ContainsKey);
+            var id = FreeId.Of(name, channel.Steps.ContainsKey);
             channel = channel with { Steps = channel.Steps.Add(id, step with { Order = order }) };
         }
 
@@ -86,7 +86,7 @@ internal sealed class Workshop(Setup setup)
     {
         var channel = Setup.Model.Channels[channelId];
         var order = channel.Steps.Count == 0 ? 10 : channel.Steps.Values.Min(s => s.Order) - 10;
-        var id = Free(name, channel.Steps.ContainsKey);
+        var id = FreeId.Of(name, channel.Steps.ContainsKey);
         Put(channelId, channel with { Steps = channel.Steps.Add(id, step with { Order = order }) });
     }
 
@@ -102,7 +102,7 @@ internal sealed class Workshop(Setup setup)
     {
         var others = Setup.Model.OverridesOf(channelId);
         var order = others.Count == 0 ? 10 : others[0].Value.Order - 10;
-        var id = Free(Slug(label), Setup.Model.Overrides.ContainsKey);
+        var id = FreeId.Of(Slug(label), Setup.Model.Overrides.ContainsKey);
         var forced = new Override
         {
             Label = label,
@@ -123,12 +123,4 @@ internal sealed class Workshop(Setup setup)
 
     private static string Slug(string label) =>
         string.Join('-', label.ToLowerInvariant().Split([' ', ',', '.'], StringSplitOptions.RemoveEmptyEntries));
-
-    internal static string Free(string wanted, Func<string, bool> taken)
-    {
-        var id = wanted;
-        for (var n = 2; taken(id); n++)
-            id = $"{wanted}-{n}";
-        return id;
-    }
 }

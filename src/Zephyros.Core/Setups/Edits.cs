@@ -185,10 +185,7 @@ public static class Edits
             shown with
             {
                 Air = setup.Air with { Receiver = setup.Air.Receiver with { QualityOn = null } },
-                Model = setup.Model with
-                {
-                    Channels = setup.Model.Channels.SetItem($"channel-{number.Value}", channel),
-                },
+                Model = setup.Model with { Channels = setup.Model.Channels.Add(NewChannelId(setup, number), channel) },
             }
         );
     }
@@ -208,7 +205,7 @@ public static class Edits
                 Low = new Microseconds(900),
                 High = new Microseconds(2100),
             };
-        var id = present.Key ?? (setup.Board.Functions.ContainsKey("quality") ? "signal-quality" : "quality");
+        var id = present.Key ?? FreeId.Of("quality", setup.Board.Functions.ContainsKey);
         return setup with
         {
             Board = setup.Board with
@@ -297,9 +294,9 @@ public static class Edits
             Low = low,
             High = high,
         };
-        // An id that nothing else has: a function of another kind may be called "arm".
-        var id = setup.Board.Functions.ContainsKey("arm") ? "arm-switch" : "arm";
-        var board = setup.Board with { Functions = setup.Board.Functions.SetItem(id, arm) };
+        // A function of another kind may be called "arm".
+        var id = FreeId.Of("arm", setup.Board.Functions.ContainsKey);
+        var board = setup.Board with { Functions = setup.Board.Functions.Add(id, arm) };
         var title = $"{setup.Transmitter.Controls[controlId].Name} arms on AUX {aux}";
         return SetupEdit.Between(title, setup, fed with { Board = board });
     }
@@ -308,7 +305,7 @@ public static class Edits
     {
         var control = setup.Transmitter.Controls[controlId];
         var present = setup.Model.Channels.FirstOrDefault(c => c.Value.Number == number);
-        var id = present.Key ?? $"channel-{number.Value}";
+        var id = present.Key ?? NewChannelId(setup, number);
         var channel =
             present.Value
             ?? new Channel
@@ -321,6 +318,10 @@ public static class Edits
         var model = setup.Model with { Channels = setup.Model.Channels.SetItem(id, channel) };
         return setup with { Model = model };
     }
+
+    // Channels keep their ids when they are renumbered, so the natural one may be another channel's.
+    private static string NewChannelId(Setup setup, ChannelNumber number) =>
+        FreeId.Of($"channel-{number.Value}", setup.Model.Channels.ContainsKey);
 
     /// <summary>Changes the model.</summary>
     public static SetupEdit InModel(Setup setup, string title, Func<TransmitterModel, TransmitterModel> change) =>

@@ -1,4 +1,3 @@
-using System.Collections.Immutable;
 using Zephyros.Core.Board;
 using Zephyros.Core.Model;
 
@@ -21,7 +20,7 @@ public static class ReportedChanges
             );
             if (present.Length == 0)
                 announcements = announcements.Add(
-                    Free(announcements, about, function),
+                    FreeId.Of(IdFor(about, function), announcements.ContainsKey),
                     new Announcement
                     {
                         Says = says,
@@ -53,21 +52,12 @@ public static class ReportedChanges
             yield return (AnnouncementSubject.Mode, id, mode.Label);
     }
 
-    private static string Free(
-        ImmutableDictionary<string, Announcement> announcements,
-        AnnouncementSubject about,
-        string? function
-    )
-    {
-        var id = about switch
+    private static string IdFor(AnnouncementSubject about, string? function) =>
+        about switch
         {
             AnnouncementSubject.SignalLost => "signal-lost",
             AnnouncementSubject.SignalBack => "signal-back",
             AnnouncementSubject.Mode => function ?? "rate-flight",
             _ => about.ToString().ToLowerInvariant(),
         };
-        while (announcements.ContainsKey(id))
-            id += "-2";
-        return id;
-    }
 }

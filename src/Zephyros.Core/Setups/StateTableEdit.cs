@@ -82,15 +82,11 @@ public static class StateTableEdit
             Order = present?.Value.Order ?? order + 10,
             Values = System.Collections.Immutable.ImmutableDictionary.CreateRange(StringComparer.Ordinal, values),
         };
-        return channel with { Output = output, Steps = channel.Steps.SetItem(present?.Key ?? Free(channel), step) };
-    }
-
-    private static string Free(Channel channel)
-    {
-        var id = StepId;
-        for (var n = 2; channel.Steps.ContainsKey(id); n++)
-            id = $"{StepId}-{n}";
-        return id;
+        return channel with
+        {
+            Output = output,
+            Steps = channel.Steps.SetItem(present?.Key ?? FreeId.Of(StepId, channel.Steps.ContainsKey), step),
+        };
     }
 
     // What leaves the stage for a value, and what must enter it for a wanted one. The ends were widened, so nothing is held.

@@ -1,9 +1,11 @@
 using System.Text.RegularExpressions;
 using Zephyros.Core.Findings;
 using Zephyros.Core.Model;
+using Zephyros.Core.Model.Logic;
 using Zephyros.Core.Path;
 using Zephyros.Core.Setups;
 using Zephyros.Core.Units;
+using static Zephyros.Core.Tests.Build;
 
 namespace Zephyros.Core.Tests.Findings;
 
@@ -103,6 +105,48 @@ public sealed partial class FindingRuleTests
                 .Where(k => !Leftover().IsMatch(k))
                 .Order(StringComparer.Ordinal)
         );
+    }
+
+    // A limit that every reading meets is not one that never comes; what then happens all the time is said.
+    [Theory]
+    [InlineData(Relation.Above, 6000, "The condition will not come when it is needed.")]
+    [InlineData(Relation.Below, -5, "The condition will not come when it is needed.")]
+    [InlineData(
+        Relation.Below,
+        6000,
+        "The condition holds as soon as Distance home is reported, whatever it reads, and Forced forces Yaw to +10 %"
+    )]
+    [InlineData(
+        Relation.Above,
+        -5,
+        "The condition holds as soon as Distance home is reported, whatever it reads, and Forced forces Yaw to +10 %"
+    )]
+    public void A_limit_beyond_the_sensor_is_met_always_or_never(Relation relation, double limit, string why)
+    {
+        var setup = PlantedFaults
+            .Full.WithCondition("far", PlantedFaults.Sensed("distance", relation, limit))
+            .WithOverride("yaw", "far", 10);
+        string Why(Setup of) => Examination.Of(of).Single(f => f.Key == "implausible-limit:far:distance").Why;
+        Assert.StartsWith(why, Why(setup), StringComparison.Ordinal);
+        var part = setup.WithCondition(
+            "far",
+            All(At("left-shoulder", 2), PlantedFaults.Sensed("distance", relation, limit))
+        );
+        Assert.StartsWith("This part of the condition", Why(part), StringComparison.Ordinal);
+    }
+
+    [Fact]
+    public void A_second_limit_of_the_same_sensor_is_looked_at_too()
+    {
+        var setup = PlantedFaults.Full.WithCondition(
+            "far",
+            Any(
+                PlantedFaults.Sensed("distance", Relation.Above, 300),
+                PlantedFaults.Sensed("distance", Relation.Above, 6000)
+            )
+        );
+        var finding = Examination.Of(setup).Single(f => f.Key == "implausible-limit:far:distance");
+        Assert.Contains("6000", finding.Title, StringComparison.Ordinal);
     }
 
     [Fact]
