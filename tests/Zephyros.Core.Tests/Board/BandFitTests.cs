@@ -14,6 +14,9 @@ public sealed class BandFitTests
     [InlineData("988,2012", "1500", "")]
     [InlineData("1510", "1505", "")]
     [InlineData("1500", "1500", "")]
+    [InlineData("1510", "1500", "")]
+    [InlineData("1500", "1510", "")]
+    [InlineData("1490", "1500", "900..1500")]
     [InlineData("880", "", "875..2100")]
     public void The_edges_lie_midway_to_what_must_stay_out(string inside, string outside, string expected)
     {

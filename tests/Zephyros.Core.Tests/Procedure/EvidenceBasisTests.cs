@@ -125,4 +125,14 @@ public sealed class EvidenceBasisTests
                 Steps = [.. steps.Select(s => new BindStepSeen { Do = "x", AsExpected = s })],
             }.WentAsExpected
         );
+
+    [Fact]
+    public void What_a_measurement_depends_on_is_told_in_the_order_of_the_channels()
+    {
+        var parts = EvidenceBasis.OfMeasurement(Demo.Plain, new MeasurementRecord()).Select(p => p.Path).ToArray();
+        Assert.Equal(
+            ["/model/channels/roll", "/model/channels/pitch", "/model/channels/throttle", "/model/channels/yaw"],
+            parts.Where(p => p.StartsWith("/model/channels/", StringComparison.Ordinal))
+        );
+    }
 }
