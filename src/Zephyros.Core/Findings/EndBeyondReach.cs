@@ -12,10 +12,15 @@ public sealed class EndBeyondReach : IFindingRule
     public IEnumerable<Finding> Examine(SignalPlan plan)
     {
         var setup = plan.Setup;
-        var (travel, lowest, highest) = Limits(plan);
+        var travel = setup.Transmitter.TravelLimit.Value;
+        var scale = setup.Transmitter.Scale;
+        // Where the wire's own ends lie in percent; cut down to whole steps so that the fix stays inside.
+        var lowest = scale.ToPercent(plan.Wire.ToMicroseconds(plan.Wire.SmallestCount)).Value;
+        var highest = scale.ToPercent(plan.Wire.ToMicroseconds(plan.Wire.LargestCount)).Value;
         foreach (var (id, channel) in setup.Model.Channels)
         {
-            if (channel.Output.Low.Value < -travel || channel.Output.High.Value > travel)
+            var (low, high) = (channel.Output.Low.Value, channel.Output.High.Value);
+            if (low < -travel || high > travel)
                 yield return Beyond(
                     setup,
                     id,
@@ -25,7 +30,7 @@ public sealed class EndBeyondReach : IFindingRule
                     $"{setup.Transmitter.Name} accepts ends up to {Figures.Plain(travel)} %",
                     Station.Model
                 );
-            else if (Limits(plan).CutOff(channel.Output))
+            else if (low < lowest || high > highest)
                 yield return Beyond(
                     setup,
                     id,
@@ -38,27 +43,6 @@ public sealed class EndBeyondReach : IFindingRule
             else if (OffGrid(setup, channel.Output) is { } rounded)
                 yield return Between(setup, id, channel, rounded);
         }
-    }
-
-    /// <summary>How far ends may lie out.</summary>
-    internal static Reach Limits(SignalPlan plan)
-    {
-        var scale = plan.Setup.Transmitter.Scale;
-        return new Reach(
-            plan.Setup.Transmitter.TravelLimit.Value,
-            scale.ToPercent(plan.Wire.ToMicroseconds(plan.Wire.SmallestCount)).Value,
-            scale.ToPercent(plan.Wire.ToMicroseconds(plan.Wire.LargestCount)).Value
-        );
-    }
-
-    /// <summary>How far the ends of an output may lie out, in percent.</summary>
-    /// <param name="Travel">What the transmitter accepts, to either side.</param>
-    /// <param name="Lowest">The least that the wire carries.</param>
-    /// <param name="Highest">The most that it carries.</param>
-    internal readonly record struct Reach(double Travel, double Lowest, double Highest)
-    {
-        /// <summary>True when part of the travel does not arrive.</summary>
-        public bool CutOff(OutputStage output) => output.Low.Value < Lowest || output.High.Value > Highest;
     }
 
     private static Finding Beyond(

@@ -18,8 +18,14 @@ public sealed class TravelOff : IFindingRule
     /// <inheritdoc />
     public IEnumerable<Finding> Examine(SignalPlan plan)
     {
-        if (Measured(plan) is not { } answer)
+        var sweeps = new Dictionary<StickAxis, Sweep>();
+        foreach (var axis in StickAxes.All)
+            if (SimulatedMeasurement.Swept(plan, axis) is { } sweep)
+                sweeps[axis] = sweep;
+        // A stick that does not arrive, or hardly moves, is another finding's.
+        if (EndpointSolver.Problems(sweeps).Count > 0)
             yield break;
+        var answer = EndpointSolver.Solve(plan.Setup, sweeps);
         var off = answer.Channels.Where(c => IsOff(c.Before, Trimmed(plan, c.Axis))).ToArray();
         if (off.Length == 0)
             yield break;
@@ -53,20 +59,6 @@ public sealed class TravelOff : IFindingRule
                 )),
             ],
         };
-    }
-
-    // Null where a stick does not arrive, hardly moves, or is cut off on its way: that is another finding's.
-    private static EndpointAnswer? Measured(SignalPlan plan)
-    {
-        var sweeps = new Dictionary<StickAxis, Sweep>();
-        foreach (var axis in StickAxes.All)
-            if (SimulatedMeasurement.Swept(plan, axis) is { } sweep)
-                sweeps[axis] = sweep;
-        var cut = StickAxes.All.Any(axis =>
-            plan.ChannelAt(plan.Setup.Board.Map.ChannelOf(axis)) is { } sent
-            && EndBeyondReach.Limits(plan).CutOff(sent.Channel.Output)
-        );
-        return cut || EndpointSolver.Problems(sweeps).Count > 0 ? null : EndpointSolver.Solve(plan.Setup, sweeps);
     }
 
     private static bool IsOff(TravelEffect effect, bool trimmed) =>
