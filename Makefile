@@ -54,6 +54,7 @@ COUNT ?= 12
 SEED ?= 1
 ROOMS ?=
 mutants: restore
+	node tools/ensure-references.mjs
 	dotnet run --project tools/mutants -c Release -- --count $(COUNT) --seed $(SEED) $(if $(ROOMS),--rooms $(ROOMS)) $(if $(QUICK),--quick)
 
 # Where a project of tests keeps its records, and the program that makes them.
