@@ -34,7 +34,7 @@ public sealed class EvidenceStoreTests : IDisposable
         };
         Assert.Empty(EvidenceBasis.Changed(elsewhere, binds[0].Basis));
         var moved = setup with { Air = setup.Air with { Frequency = new Megahertz(868) } };
-        Assert.Equal(["the band"], EvidenceBasis.Changed(moved, binds[0].Basis).Select(p => p.Name));
+        Assert.Equal(["the band"], EvidenceBasis.Changed(moved, binds[0].Basis));
         Assert.Throws<SqliteException>(() => temporary.Execute("DELETE FROM evidence"));
         Assert.Throws<SqliteException>(() => temporary.Execute("UPDATE evidence SET record = '{}'"));
     }

@@ -16,44 +16,44 @@ public static class EvidenceBasis
         ("/air/onLoss", "the receiver's behaviour on a loss"),
     ];
 
-    // What a stick's value goes through on its way to the board's bars, but for its own channel.
-    private static readonly (string Path, string Name)[] MeasurementParts =
-    [
-        ("/transmitter/scale", "the transmitter's scale"),
-        ("/board/map", "the board's map"),
-        ("/board/spans", "the board's spans"),
-        ("/wire/format", "the wire format"),
-    ];
-
     /// <summary>What a bind of this setup depends on.</summary>
-    public static IReadOnlyList<BasisPart> OfBind(Setup setup) => Of(setup, BindParts);
-
-    /// <summary>What a measurement depends on: the way that all values go, and the channels that were measured.</summary>
-    public static IReadOnlyList<BasisPart> OfMeasurement(Setup setup, MeasurementRecord record)
-    {
-        var measured = record.Positions.Select(p => p.Channel).ToHashSet();
-        return Of(
-            setup,
-            MeasurementParts.Concat(
-                setup
-                    .Model.Channels.Where(c => c.Value.Number.Aux is null || measured.Contains(c.Value.Number))
-                    .OrderBy(c => c.Value.Number.Value)
-                    .Select(c => ($"/model/channels/{c.Key}", $"the channel of {c.Value.Label}"))
-            )
-        );
-    }
-
-    private static IReadOnlyList<BasisPart> Of(Setup setup, IEnumerable<(string Path, string Name)> parts)
+    public static IReadOnlyList<BasisPart> OfBind(Setup setup)
     {
         var document = SetupJson.ToNode(setup);
-        return [.. parts.Select(p => new BasisPart(p.Path, p.Name, HashAt(document, p.Path)))];
+        return [.. BindParts.Select(p => new BasisPart(p.Path, p.Name, HashAt(document, p.Path)))];
     }
 
-    /// <summary>The parts that are another now than when the evidence was taken; none while it stands.</summary>
-    public static IReadOnlyList<BasisPart> Changed(Setup setup, IEnumerable<BasisPart> basis)
+    /// <summary>What a measurement depends on: everything that the measured values go through.</summary>
+    public static IReadOnlyList<BasisPart> OfMeasurement(Setup setup, MeasurementRecord record) =>
+        MeasurementBasis.Of(setup, record);
+
+    /// <summary>The parts, in words, that are another now than when a receiver was bound; none while that stands.</summary>
+    public static IReadOnlyList<string> Changed(Setup setup, IEnumerable<BasisPart> basis)
     {
         var document = SetupJson.ToNode(setup);
-        return [.. basis.Where(p => HashAt(document, p.Path) != p.Hash)];
+        return [.. basis.Where(p => HashAt(document, p.Path) != p.Hash).Select(p => p.Name)];
+    }
+
+    /// <summary>The parts, in words, that are another now than when something was measured, or have come on its way or gone from it since;
+    /// none while it stands.</summary>
+    /// <param name="setup">The setup as it is.</param>
+    /// <param name="record">What was measured.</param>
+    /// <param name="basis">What it depended on then. Where that is a list of places of the document it is an old one, which left out a part
+    /// of the way; whether such a measurement stands nobody can tell, so it does not.</param>
+    public static IReadOnlyList<string> Changed(Setup setup, MeasurementRecord record, IReadOnlyList<BasisPart> basis)
+    {
+        if (basis.Any(p => p.Path.StartsWith('/')))
+            return ["perhaps something that was not noted when it was recorded"];
+        var then = basis.ToDictionary(p => p.Path, StringComparer.Ordinal);
+        var now = OfMeasurement(setup, record).ToDictionary(p => p.Path, StringComparer.Ordinal);
+        return
+        [
+            .. basis
+                .Concat(now.Values.Where(p => !then.ContainsKey(p.Path)))
+                .Where(p => then.GetValueOrDefault(p.Path)?.Hash != now.GetValueOrDefault(p.Path)?.Hash)
+                .Select(p => p.Name)
+                .Distinct(StringComparer.Ordinal),
+        ];
     }
 
     // A part that is not there has the hash of null.

@@ -20,11 +20,5 @@ public sealed record BindView(
 {
     /// <summary>Compares a record with the setup as it is.</summary>
     public static BindView Of(StoredEvidence<BindRecord> bind, Setup setup) =>
-        new(
-            bind.Id,
-            bind.TakenAt,
-            bind.Record,
-            bind.Record.WentAsExpected,
-            [.. EvidenceBasis.Changed(setup, bind.Basis).Select(p => p.Name)]
-        );
+        new(bind.Id, bind.TakenAt, bind.Record, bind.Record.WentAsExpected, EvidenceBasis.Changed(setup, bind.Basis));
 }

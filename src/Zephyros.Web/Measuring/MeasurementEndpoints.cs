@@ -54,7 +54,13 @@ internal static class MeasurementEndpoints
         );
 
     private static Task<IResult> ChangesAsync(HttpContext context, string id, int revision, SetupStore store) =>
-        BasedAsync(context, id, revision, store, (_, basis, setup) => TypedResults.Ok(Changed(setup, basis)));
+        BasedAsync(
+            context,
+            id,
+            revision,
+            store,
+            (record, basis, setup) => TypedResults.Ok(EvidenceBasis.Changed(setup, record, basis))
+        );
 
     private static Task<IResult> BasedAsync(
         HttpContext context,
@@ -74,8 +80,5 @@ internal static class MeasurementEndpoints
         );
 
     private static MeasurementView View(StoredEvidence<MeasurementRecord> kept, Setup setup) =>
-        new(kept.Id, kept.TakenAt, kept.Record, Changed(setup, kept.Basis));
-
-    private static string[] Changed(Setup setup, IReadOnlyList<BasisPart> basis) =>
-        [.. EvidenceBasis.Changed(setup, basis).Select(p => p.Name)];
+        new(kept.Id, kept.TakenAt, kept.Record, EvidenceBasis.Changed(setup, kept.Record, kept.Basis));
 }

@@ -45,11 +45,27 @@ public sealed class EvidenceBasisTests
             }
         ),
         ["the wire format"] = Setup with { Wire = Setup.Wire with { Format = WireFormat.Duplex } },
+        ["the trim of Pitch"] = Setup.InModel(m => m with { Trims = m.Trims.SetItem("pitch", new(8)) }),
+        ["how values are rounded on the wire"] = Setup with
+        {
+            Wire = Setup.Wire with { Rounding = CountRounding.Truncate },
+        },
+        ["the steps of the link on channel 2"] = Setup.WithAir(a =>
+            a with
+            {
+                ChannelSteps = a.ChannelSteps.SetItem("2", 64),
+            }
+        ),
+        ["the receiver"] = Setup.WithAir(a => a with { Receiver = a.Receiver with { Family = "another" } }),
         ["the channel of Pitch"] = Setup.WithChannel(
             "pitch",
             c => c with { Output = c.Output with { Low = new(-90) } }
         ),
     };
+
+    private static readonly Setup Latched = Setup
+        .WithCondition("held", Build.At("left-shoulder", 2))
+        .WithOverride("throttle", "held", -100);
 
     public static TheoryData<string> Parts => [.. OnTheWay.Keys];
 
@@ -58,8 +74,8 @@ public sealed class EvidenceBasisTests
     public void A_measurement_is_stale_when_its_way_is_changed_and_says_which_part(string part)
     {
         var basis = EvidenceBasis.OfMeasurement(Setup, Sticks);
-        Assert.Equal([part], EvidenceBasis.Changed(OnTheWay[part], basis).Select(p => p.Name));
-        Assert.Empty(EvidenceBasis.Changed(Setup, basis));
+        Assert.Equal([part], EvidenceBasis.Changed(OnTheWay[part], Sticks, basis));
+        Assert.Empty(EvidenceBasis.Changed(Setup, Sticks, basis));
     }
 
     [Fact]
@@ -68,26 +84,51 @@ public sealed class EvidenceBasisTests
         var other = Setup
             .WithArm(f => f with { Low = new(1650) })
             .WithControl("left-shoulder", c => c with { Alias = "Wing" })
+            .WithChannel("roll", c => c with { Label = "Ailerons" })
             .WithCondition("on", Build.At("left-shoulder", 2));
-        Assert.Empty(EvidenceBasis.Changed(other, EvidenceBasis.OfMeasurement(Setup, Sticks)));
-        // The arm channel counts only where it was measured.
+        Assert.Empty(Since(Setup, Sticks, other));
+        // The arm channel counts only where it was measured, the sticks where they were.
         var arm = Setup.WithChannel("arm", c => c with { Output = c.Output with { High = new(80) } });
-        Assert.Empty(EvidenceBasis.Changed(arm, EvidenceBasis.OfMeasurement(Setup, Sticks)));
-        Assert.Equal(
-            ["the channel of Arm"],
-            EvidenceBasis.Changed(arm, EvidenceBasis.OfMeasurement(Setup, Arm)).Select(p => p.Name)
-        );
+        Assert.Empty(Since(Setup, Sticks, arm));
+        Assert.Equal(["the channel of Arm"], Since(Setup, Arm, arm));
+        Assert.Empty(Since(Setup, Arm, OnTheWay["the channel of Pitch"]));
     }
 
     [Fact]
     public void A_channel_that_is_gone_makes_what_was_measured_on_it_stale()
     {
         var without = Setup.InModel(m => m with { Channels = m.Channels.Remove("arm") });
+        Assert.Contains("the channel of Arm", Since(Setup, Arm, without));
+    }
+
+    [Fact]
+    public void What_has_come_on_the_way_since_makes_it_stale_and_what_was_taken_from_it()
+    {
         Assert.Equal(
-            ["the channel of Arm"],
-            EvidenceBasis.Changed(without, EvidenceBasis.OfMeasurement(Setup, Arm)).Select(p => p.Name)
+            [
+                "what is forced on Throttle",
+                "the control Left shoulder",
+                "the trim of Left shoulder",
+                "the condition held",
+            ],
+            Since(Setup, Sticks, Latched)
+        );
+        Assert.Contains("what is forced on Throttle", Since(Latched, Sticks, Setup));
+        Assert.Equal(
+            ["the condition held"],
+            Since(Latched, Sticks, Latched.WithCondition("held", Build.At("left-shoulder", 1)))
         );
     }
+
+    // A basis that lists places of the document left out trims, steps of the link and conditions.
+    [Fact]
+    public void Whether_a_measurement_with_a_basis_of_the_old_kind_stands_nobody_can_tell() =>
+        Assert.Single(
+            EvidenceBasis.Changed(Setup, Sticks, [new BasisPart("/transmitter/scale", "the transmitter's scale", "")])
+        );
+
+    private static IReadOnlyList<string> Since(Setup then, MeasurementRecord record, Setup now) =>
+        EvidenceBasis.Changed(now, record, EvidenceBasis.OfMeasurement(then, record));
 
     [Fact]
     public void A_bind_depends_on_who_speaks_to_whom_and_on_nothing_else()
@@ -96,18 +137,16 @@ public sealed class EvidenceBasisTests
         Assert.Empty(EvidenceBasis.Changed(OnTheWay["the board's map"], basis));
         Assert.Equal(
             ["the band", "the receiver's behaviour on a loss"],
-            EvidenceBasis
-                .Changed(
-                    Setup.WithAir(a =>
-                        a with
-                        {
-                            Frequency = new Megahertz(a.Frequency.Value + 10),
-                            OnLoss = ReceiverLoss.Hold,
-                        }
-                    ),
-                    basis
-                )
-                .Select(p => p.Name)
+            EvidenceBasis.Changed(
+                Setup.WithAir(a =>
+                    a with
+                    {
+                        Frequency = new Megahertz(a.Frequency.Value + 10),
+                        OnLoss = ReceiverLoss.Hold,
+                    }
+                ),
+                basis
+            )
         );
     }
 
@@ -129,10 +168,10 @@ public sealed class EvidenceBasisTests
     [Fact]
     public void What_a_measurement_depends_on_is_told_in_the_order_of_the_channels()
     {
-        var parts = EvidenceBasis.OfMeasurement(Demo.Plain, new MeasurementRecord()).Select(p => p.Path).ToArray();
+        var parts = EvidenceBasis.OfMeasurement(Demo.Plain, Sticks).Select(p => p.Path).ToArray();
         Assert.Equal(
-            ["/model/channels/roll", "/model/channels/pitch", "/model/channels/throttle", "/model/channels/yaw"],
-            parts.Where(p => p.StartsWith("/model/channels/", StringComparison.Ordinal))
+            ["overrides/roll", "overrides/pitch", "overrides/throttle", "overrides/yaw"],
+            parts.Where(p => p.StartsWith("overrides/", StringComparison.Ordinal))
         );
     }
 }

@@ -1,0 +1,179 @@
+using System.Text.Json;
+using System.Text.Json.Nodes;
+using Zephyros.Core.Hands;
+using Zephyros.Core.Model;
+using Zephyros.Core.Path;
+using Zephyros.Core.Setups;
+using Zephyros.Core.Units;
+
+namespace Zephyros.Core.Procedure;
+
+/// <summary>What a measurement depends on: everything that the measured values go through. What of the model that is, the graph tells
+/// that the model is computed by; names of things are left out, they move no value.</summary>
+internal sealed class MeasurementBasis
+{
+    private static readonly string[] Words = ["label", "alias", "short", "place"];
+
+    private readonly Setup setup;
+    private readonly JsonObject document;
+    private readonly ModelGraph graph;
+
+    private MeasurementBasis(Setup setup)
+    {
+        this.setup = setup;
+        document = SetupJson.ToNode(setup);
+        graph = ModelGraph.Of(setup.Model);
+    }
+
+    /// <summary>The parts, the hands first and the board last.</summary>
+    public static IReadOnlyList<BasisPart> Of(Setup setup, MeasurementRecord record) =>
+        [.. new MeasurementBasis(setup).Parts(record)];
+
+    private IEnumerable<BasisPart> Parts(MeasurementRecord record)
+    {
+        var measured = Measured(record);
+        var channels = setup
+            .Model.Channels.Where(c => measured.Contains(c.Value.Number))
+            .OrderBy(c => c.Value.Number.Value)
+            .ToArray();
+        var behind = channels.SelectMany(c => graph.Behind(new ModelNode(NodeKind.Sent, c.Key))).ToHashSet();
+        behind.UnionWith(Controls(record).Select(id => new ModelNode(NodeKind.Control, id)));
+        return
+        [
+            Part("transmitter", "the transmitter", setup.Transmitter.Origin),
+            Part("transmitter/scale", "the transmitter's scale", setup.Transmitter.Scale),
+            .. behind.Order().Where(n => n.Kind != NodeKind.Sent).SelectMany(OfNode),
+            .. channels.Select(Forced),
+            Part("carried", "how many channels arrive", Carried(measured)),
+            .. OfLink(measured),
+            .. behind.Any(n => n.Kind == NodeKind.Sensor)
+                ? [Part("air/telemetry", "whether telemetry comes back", setup.Air.Telemetry)]
+                : Enumerable.Empty<BasisPart>(),
+            Part("wire/format", "the wire format", setup.Wire.Format),
+            Part("wire/rounding", "how values are rounded on the wire", setup.Wire.Rounding),
+            Part("board/map", "the board's map", setup.Board.Map),
+            .. StickAxes
+                .All.Where(a => measured.Contains(setup.Board.Map.ChannelOf(a)))
+                .Select(a => Part($"board/spans/{a.Word()}", "the board's spans", Node($"/board/spans/{a.Word()}"))),
+        ];
+    }
+
+    private static bool SticksSeen(MeasurementRecord record) => record.Wiggles.Length + record.Sweeps.Count > 0;
+
+    // All four bars as soon as a stick was looked at: that the others stay where they are is seen too.
+    private static HashSet<ChannelNumber> Measured(MeasurementRecord record) =>
+        [
+            .. Enumerable
+                .Range(1, SticksSeen(record) ? ChannelNumber.StickChannels : 0)
+                .Select(n => new ChannelNumber(n)),
+            .. record.Positions.Select(p => p.Channel),
+        ];
+
+    // Which stick is meant by its axis is a matter of all sticks.
+    private IEnumerable<string> Controls(MeasurementRecord record) =>
+        setup
+            .Transmitter.Controls.Where(c =>
+                (c.Value is StickControl && SticksSeen(record)) || record.Positions.Any(p => p.Control == c.Key)
+            )
+            .Select(c => c.Key);
+
+    private IEnumerable<BasisPart> OfNode(ModelNode node)
+    {
+        var id = node.Id;
+        switch (node.Kind)
+        {
+            case NodeKind.Control when setup.Transmitter.Controls.TryGetValue(id, out var control):
+                yield return Part($"controls/{id}", $"the control {control.Name}", Node($"/transmitter/controls/{id}"));
+                yield return Part(
+                    $"trims/{id}",
+                    $"the trim of {control.Name}",
+                    setup.Model.Trims.GetValueOrDefault(id)
+                );
+                break;
+            case NodeKind.Sensor when setup.Model.Sensors.TryGetValue(id, out var sensor):
+                yield return Part($"sensors/{id}", $"the sensor {sensor.Label}", Node($"/model/sensors/{id}"));
+                break;
+            case NodeKind.Condition when setup.Model.Conditions.TryGetValue(id, out var condition):
+                yield return Part(
+                    $"conditions/{id}",
+                    $"the condition {condition.Label}",
+                    Node($"/model/conditions/{id}")
+                );
+                break;
+            case NodeKind.State:
+                yield return Part(
+                    "states",
+                    "the flight states",
+                    new JsonArray([.. setup.Model.StatesByPriority().Select(s => new JsonArray(s.Key, s.Value.When))])
+                );
+                break;
+            case NodeKind.Chain when setup.Model.Channels.TryGetValue(id, out var channel):
+                yield return Part($"channels/{id}", $"the channel of {channel.Label}", Node($"/model/channels/{id}"));
+                break;
+        }
+    }
+
+    private BasisPart Forced(KeyValuePair<string, Channel> channel)
+    {
+        var forced = setup.Model.OverridesOf(channel.Key).Where(o => o.Value.Enabled).ToArray();
+        return Part(
+            $"overrides/{channel.Key}",
+            $"what is forced on {channel.Value.Label}",
+            forced.Length == 0
+                ? new JsonArray()
+                : new JsonArray([
+                    setup.Transmitter.ForcedPastEnds,
+                    .. forced.Select(o => new JsonArray(o.Value.When, o.Value.Value.Value)),
+                ])
+        );
+    }
+
+    private JsonArray Carried(IEnumerable<ChannelNumber> measured)
+    {
+        var carried = SignalPlan.CarriedChannels(setup);
+        return [.. measured.Select(n => n.Value).Where(n => n <= carried).Order()];
+    }
+
+    private IEnumerable<BasisPart> OfLink(IReadOnlySet<ChannelNumber> measured)
+    {
+        yield return Part("air/profile", "the radio system", setup.Air.Profile);
+        var receiver = setup.Air.Receiver;
+        yield return Part(
+            "air/receiver",
+            "the receiver",
+            new JsonArray(receiver.Label, receiver.Family, receiver.SubFamily, receiver.InBoard)
+        );
+        foreach (var number in measured.OrderBy(n => n.Value))
+            yield return Part(
+                $"air/steps/{number.Value}",
+                $"the steps of the link on {number}",
+                setup.Air.StepsOn(number.Value)
+            );
+        var quality = receiver.QualityOn is { } on && measured.Contains(new ChannelNumber(on)) ? on : 0;
+        yield return Part("air/quality", "where the receiver puts the signal quality", quality);
+    }
+
+    // What stands at a place of the document, without the words for it; null when nothing does.
+    private JsonNode? Node(string path)
+    {
+        JsonNode? node = document;
+        foreach (var name in path[1..].Split('/'))
+            node = node?[name];
+        if (node is not JsonObject found)
+            return node;
+        return new JsonObject(
+            found
+                .Where(m => !Words.Contains(m.Key, StringComparer.Ordinal))
+                .Select(m => KeyValuePair.Create(m.Key, m.Value?.DeepClone()))
+        );
+    }
+
+    private static BasisPart Part<T>(string path, string name, T value) =>
+        new(
+            path,
+            name,
+            CanonicalJson.Hash(
+                CanonicalJson.Write(value as JsonNode ?? JsonSerializer.SerializeToNode(value, SetupJson.Options))
+            )
+        );
+}
