@@ -18,7 +18,6 @@ public sealed class BenchRun
     private readonly BenchReceiver receiver;
     private readonly BarWatch watch = new();
     private readonly BoardClock clock = new();
-    private readonly BenchVoice voice = new();
     private BoardState board;
     private BoardReading reading;
     private Surroundings surroundings;
@@ -43,7 +42,10 @@ public sealed class BenchRun
     }
 
     /// <summary>Counts the changes that a page would show.</summary>
-    public long Sequence => changes + voice.Count;
+    public long Sequence => changes + Log.Count;
+
+    /// <summary>What was said and what happened.</summary>
+    public BenchLog Log { get; } = new();
 
     /// <summary>True while the radio link is up.</summary>
     public bool Link { get; private set; } = true;
@@ -173,7 +175,7 @@ public sealed class BenchRun
     {
         AlignNextFrame();
         RunModel();
-        voice.Note(TransmitterOn ? "Transmitter on" : "Transmitter off");
+        Log.Add(now, LogKind.Switched, TransmitterOn ? "Transmitter on" : "Transmitter off");
     }
 
     /// <summary>Holds telemetry back on its way, or lets it through.</summary>
@@ -199,7 +201,7 @@ public sealed class BenchRun
         clock.Follow(plan.Board, board, now);
         AlignNextFrame();
         RunModel();
-        voice.Note(on ? "Battery connected" : "Battery off");
+        Log.Add(now, LogKind.Switched, on ? "Battery connected" : "Battery off");
     }
 
     /// <summary>Tilts the craft, connects it for configuration or unlocks that; the board knows it with the next good frame.</summary>
@@ -264,7 +266,7 @@ public sealed class BenchRun
             if (start == due)
                 SetTransmitter(true);
             else if (repeat == due)
-                voice.Speak(transmitter.Repeat(now));
+                Log.Say(now, transmitter.Repeat(now));
             else if (model == due)
                 RunModel();
             else if (frame <= loss)
@@ -279,7 +281,8 @@ public sealed class BenchRun
 
     /// <summary>The picture at this moment.</summary>
     /// <param name="follow">The control to follow; an unknown id follows the first control.</param>
-    public BenchSnapshot Snapshot(string follow)
+    /// <param name="known">The number of the newest entry of the log that is known already; the picture carries those after it.</param>
+    public BenchSnapshot Snapshot(string follow, long known = 0)
     {
         var followed = plan.Model.IndexOf(follow) >= 0 ? follow : plan.Model.Controls[0].Key;
         return new BenchSnapshot
@@ -317,8 +320,7 @@ public sealed class BenchRun
             Board = BoardReport.Of(plan, board, reading),
             Motors = board.Motors,
             Trace = new PathTracer(plan, Values, board, seen).Follow(followed),
-            Said = voice.Said,
-            Noted = voice.Noted,
+            Log = Log.After(known),
         };
     }
 
@@ -349,7 +351,7 @@ public sealed class BenchRun
     private void RunModel()
     {
         var lost = !Link || !receiver.Way.Up || !Power || !Telemetry || !plan.Setup.Air.Telemetry;
-        voice.Speak(transmitter.RunModel(lost, now));
+        Log.Say(now, transmitter.RunModel(lost, now));
         changes++;
     }
 
@@ -424,19 +426,19 @@ public sealed class BenchRun
         clock.Follow(plan.Board, board, now);
         if (before != next)
             Tell(before, next);
-        voice.Speak(transmitter.Hear(before, next, reading));
+        Log.Say(now, transmitter.Hear(before, next, reading));
     }
 
     private void Tell(BoardState before, BoardState next)
     {
         changes++;
-        if (before.HasSignal != next.HasSignal)
-            voice.Note(next.HasSignal ? "Signal good" : BoardReport.Loss(before, next));
+        if (next.HasSignal && !before.HasSignal)
+            Log.Add(now, LogKind.Good, "Signal good");
         else if (before.Signal != next.Signal)
-            voice.Note(BoardReport.Loss(before, next));
+            Log.Add(now, LogKind.Lost, BoardReport.Loss(before, next));
         if (before.Armed != next.Armed && next.HasSignal)
-            voice.Note(next.Armed ? "Armed" : "Disarmed");
+            Log.Add(now, next.Armed ? LogKind.Armed : LogKind.Disarmed, next.Armed ? "Armed" : "Disarmed");
         if (before.Refusal != next.Refusal && next.Refusal is not (ArmRefusal.None or ArmRefusal.NoSignal))
-            voice.Note("Refused. " + BoardReport.Refusal(plan, next.Refusal, reading));
+            Log.Add(now, LogKind.Refused, "Refused. " + BoardReport.Refusal(plan, next.Refusal, reading));
     }
 }

@@ -62,9 +62,6 @@ public sealed record BenchSnapshot
     /// <summary>The followed control along the path.</summary>
     public required PathTrace Trace { get; init; }
 
-    /// <summary>What the transmitter announced last; null before the first announcement.</summary>
-    public required Caption? Said { get; init; }
-
-    /// <summary>What happened to the board last; null before anything did.</summary>
-    public required Caption? Noted { get; init; }
+    /// <summary>What was said and what happened since the picture before, the oldest first.</summary>
+    public required IReadOnlyList<LogEntry> Log { get; init; }
 }

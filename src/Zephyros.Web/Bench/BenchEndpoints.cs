@@ -15,7 +15,7 @@ internal static class BenchEndpoints
     }
 
     private static IResult Look(string id, string? follow, BenchRooms rooms) =>
-        rooms.Enter(id) is { } room ? TypedResults.Ok(room.Look(follow ?? "throttle", seen: 0)) : Saving.NoSetup(id);
+        rooms.Enter(id) is { } room ? TypedResults.Ok(room.Look(follow ?? "throttle")) : Saving.NoSetup(id);
 
     private static IResult Truth(string id, BenchRooms rooms) =>
         rooms.Enter(id) is { } room ? TypedResults.Ok(room.Do(run => run.Truth().ToArray())) : Saving.NoSetup(id);

@@ -11,6 +11,9 @@ internal sealed class BenchRoom
     // A bench that nobody looked at stands still: at most so much of the time that went by is simulated.
     private static readonly TimeSpan LongestStep = TimeSpan.FromSeconds(1);
 
+    // So much of the log a page that opens is told.
+    private const int Latest = 16;
+
     private readonly Lock gate = new();
     private readonly TimeProvider clock;
     private readonly BenchRun run;
@@ -49,12 +52,17 @@ internal sealed class BenchRoom
     }
 
     /// <summary>The picture, when it is another one than that of <paramref name="seen"/>; null otherwise.</summary>
-    public BenchMessage? Look(string follow, long seen)
+    /// <param name="follow">The control that is followed.</param>
+    /// <param name="seen">The number of the picture seen last.</param>
+    /// <param name="known">The newest entry of the log that is known already; null for none, which brings the latest ones.</param>
+    public BenchMessage? Look(string follow, long seen = 0, long? known = null)
     {
         lock (gate)
         {
             CatchUp();
-            return run.Sequence == seen ? null : new BenchMessage(revision, run.Snapshot(follow));
+            return run.Sequence == seen
+                ? null
+                : new BenchMessage(revision, run.Snapshot(follow, known ?? run.Log.Count - Latest));
         }
     }
 

@@ -100,7 +100,7 @@ internal static class ProofEndpoints
                 replay.Step();
             return true;
         });
-        return TypedResults.Ok(room.Look("throttle", seen: 0));
+        return TypedResults.Ok(room.Look("throttle"));
     }
 
     private static async Task<IResult> DecideAsync(

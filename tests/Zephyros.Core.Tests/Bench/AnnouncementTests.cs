@@ -4,6 +4,7 @@ using Zephyros.Core.Path;
 using Zephyros.Core.Proof;
 using Zephyros.Core.Setups;
 using Zephyros.Core.Tests.Proof;
+using Zephyros.Core.Units;
 
 namespace Zephyros.Core.Tests.Bench;
 
@@ -89,6 +90,54 @@ public sealed class AnnouncementTests
         );
     }
 
+    // One switch sets off three announcements: each is told, in the order of their ids, also when a picture comes long after.
+    [Fact]
+    public void Nothing_that_is_said_at_one_moment_is_lost()
+    {
+        string[] said = ["One", "Two", "Three"];
+        var setup = Demo.Plain.WithCondition("on", Build.At("left-back-switch", 2));
+        setup = said.Index()
+            .Aggregate(
+                setup,
+                (s, one) =>
+                    s.InModel(m =>
+                        m with
+                        {
+                            Announcements = m.Announcements.Add(
+                                $"a{one.Index}",
+                                new Announcement
+                                {
+                                    Says = one.Item,
+                                    About = AnnouncementSubject.Other,
+                                    When = "on",
+                                }
+                            ),
+                        }
+                    )
+            );
+        var bench = Settled(setup);
+        var known = bench.Snapshot("throttle").Log[^1].Number;
+        Assert.True(bench.Move("left-back-switch", 2));
+        bench.AdvanceTo(bench.Now + TimeSpan.FromSeconds(1));
+        var log = bench.Snapshot("throttle", known).Log;
+        Assert.Equal(said, log.Where(e => e.Kind == LogKind.Said).Select(e => e.Text));
+        Assert.All(log, e => Assert.Equal(new Milliseconds(100), e.At));
+        Assert.Empty(bench.Snapshot("throttle", log[^1].Number).Log);
+    }
+
+    // Of more than are kept the oldest go, and their numbers tell that some are missing.
+    [Fact]
+    public void The_log_is_bounded()
+    {
+        var bench = Settled(Demo.Plain);
+        for (var i = 0; i < 2 * BenchLog.Most; i++)
+            bench.SetPower(i % 2 != 0);
+        var all = bench.Log.After(0);
+        Assert.Equal(BenchLog.Most, all.Count);
+        Assert.Equal(bench.Log.Count, all[^1].Number);
+        Assert.Equal(bench.Log.Count - BenchLog.Most + 1, all[0].Number);
+    }
+
     private static BenchRun Settled(Setup setup)
     {
         var bench = new BenchRun(setup);
@@ -99,9 +148,9 @@ public sealed class AnnouncementTests
     // What the transmitter says last while something is done and half a second after.
     private static string? Said(BenchRun bench, Action<BenchRun> act)
     {
-        var before = bench.Snapshot("throttle").Said?.Number;
+        var before = bench.Log.Count;
         act(bench);
         bench.AdvanceTo(bench.Now + TimeSpan.FromMilliseconds(500));
-        return bench.Snapshot("throttle").Said is { } said && said.Number != before ? said.Text : null;
+        return bench.Log.After(before).LastOrDefault(e => e.Kind == LogKind.Said)?.Text;
     }
 }

@@ -30,7 +30,7 @@ public sealed class BenchRunTests
         bench.Move(Throttle, 60);
         bench.Move(ArmSwitch, 1);
         Assert.Equal(BoardStanding.NotReady, Say(bench).Standing);
-        Assert.Equal("Disarmed", bench.Snapshot(Throttle).Noted!.Text);
+        Assert.Equal("Disarmed", bench.Noted()!.Text);
     }
 
     [Fact]
@@ -71,7 +71,7 @@ public sealed class BenchRunTests
         Assert.Equal(BoardStanding.Armed, Say(bench).Standing);
         bench.SetLink(false);
         Assert.Equal(BoardStanding.NoSignal, Say(bench).Standing);
-        Assert.Equal("Signal lost, motors stopped", bench.Snapshot(Throttle).Noted!.Text);
+        Assert.Equal("Signal lost, motors stopped", bench.Noted()!.Text);
         bench.SetLink(true);
         Assert.Equal("Left shoulder was already on when the signal returned. Put it off, then on.", Say(bench).Reason);
     }

@@ -54,8 +54,8 @@ public sealed class BenchTimesTests
         }
 
         // Noted so far: the first good signal; in the other case also its loss and its return.
-        Assert.Equal(1, Back(154).Snapshot("throttle").Noted!.Number);
-        Assert.Equal(3, Back(153).Snapshot("throttle").Noted!.Number);
+        Assert.Equal(1, Back(154).Noted()!.Number);
+        Assert.Equal(3, Back(153).Noted()!.Number);
     }
 
     [Fact]
@@ -212,11 +212,11 @@ public sealed class BenchTimesTests
             )
         );
         bench.Move("right-back-switch", 2);
-        var first = Assert.IsType<Caption>(bench.Snapshot("throttle").Said).Number;
+        var first = Assert.IsType<LogEntry>(bench.Said()).Number;
         int Said(double at)
         {
             bench.AdvanceTo(Ms(at));
-            return (int)(bench.Snapshot("throttle").Said!.Number - first);
+            return (int)(bench.Said()!.Number - first);
         }
 
         Assert.Equal([0, 1, 1, 2], new[] { 1699.9, 1700, 2399.9, 2400 }.Select(Said));
@@ -250,13 +250,13 @@ public sealed class BenchTimesTests
         string Noted(bool on)
         {
             bench.SetPower(on);
-            return bench.Snapshot("throttle").Noted!.Text;
+            return bench.Noted()!.Text;
         }
 
         Assert.Equal("Battery off", Noted(false));
-        var number = bench.Snapshot("throttle").Noted!.Number;
+        var number = bench.Noted()!.Number;
         Noted(false);
-        Assert.Equal(number, bench.Snapshot("throttle").Noted!.Number);
+        Assert.Equal(number, bench.Noted()!.Number);
         Assert.Equal("Battery connected", Noted(true));
     }
 

@@ -99,9 +99,9 @@ public sealed class BoardReportTests
         var bench = Armed(Demo.Plain.WithLoss(l => l with { Grace = new Milliseconds(900), GraceValues = values }));
         bench.SetLink(false);
         Assert.Equal(("Signal lost", says), Say(bench));
-        Assert.Equal("Signal lost, waiting for it", bench.Snapshot("throttle").Noted!.Text);
+        Assert.Equal("Signal lost, waiting for it", bench.Noted()!.Text);
         After(bench, 1000);
-        Assert.Equal("Signal lost, motors stopped", bench.Snapshot("throttle").Noted!.Text);
+        Assert.Equal("Signal lost, motors stopped", bench.Noted()!.Text);
     }
 
     [Theory]
@@ -148,7 +148,7 @@ public sealed class BoardReportTests
         After(bench, 6000);
         Assert.Equal(
             procedure == LossProcedure.Land ? "Landed, motors stopped" : "Flying home by itself",
-            bench.Snapshot("throttle").Noted!.Text
+            bench.Noted()!.Text
         );
         // Without a fix nothing flies home.
         bench.Surround(default);

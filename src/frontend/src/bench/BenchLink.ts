@@ -1,5 +1,5 @@
 import { HubConnectionBuilder, HubConnectionState, LogLevel, type ISubscription } from '@microsoft/signalr';
-import type { BenchMessage } from '../api/types';
+import type { BenchMessage, LogEntry } from '../api/types';
 import { Asked } from './Asked';
 import { aroundOf, type Around } from './craftSteps';
 
@@ -8,9 +8,14 @@ export interface BenchState {
   /** "live" while pictures arrive; nothing that is moved in the other states reaches the bench, now or later. */
   connection: 'connecting' | 'live' | 'reconnecting';
   message: BenchMessage | null;
+  /** What was said and what happened lately, the oldest first. A picture carries only what is new. */
+  log: readonly LogEntry[];
 }
 
 const RETRY_AFTER_MS = 700;
+
+/** How much of the log is kept. */
+const LOG_KEPT = 40;
 
 /** The connection to the live bench of one setup. It lives as long as a page shows the setup. */
 export class BenchLink {
@@ -20,7 +25,7 @@ export class BenchLink {
     .configureLogging(LogLevel.None)
     .build();
   private readonly listeners = new Set<() => void>();
-  private state: BenchState = { connection: 'connecting', message: null };
+  private state: BenchState = { connection: 'connecting', message: null, log: [] };
   private stream: ISubscription<BenchMessage> | null = null;
   private readonly askedHands = new Asked();
   private readonly askedAround = new Asked();
@@ -135,11 +140,14 @@ export class BenchLink {
 
   private watch(): void {
     this.stream?.dispose();
+    // The first picture of a stream brings the latest entries anew.
+    let known: readonly LogEntry[] = [];
     this.stream = this.hub.stream<BenchMessage>('Watch', this.setup, this.followed).subscribe({
       next: (message) => {
         this.askedHands.see(message.snapshot.settings);
         this.askedAround.see(aroundOf({ message }));
-        this.become({ connection: 'live', message });
+        known = [...known, ...message.snapshot.log].slice(-LOG_KEPT);
+        this.become({ connection: 'live', message, log: known });
       },
       error: () => this.become({ connection: 'reconnecting' }),
       complete: () => undefined,

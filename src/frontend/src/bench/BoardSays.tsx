@@ -2,11 +2,13 @@ import { Volume2 } from 'lucide-react';
 import clsx from 'clsx';
 import { useBenchState } from './BenchProvider';
 
-/** What the board says and why, and what was announced last, as a caption; what happened since, if anything. */
+/** So many entries of the log are seen: all that one switch sets off, as a rule. */
+const SEEN = 4;
+
+/** What the board says and why, and below it what was announced and what happened last. */
 export function BoardSays() {
   const report = useBenchState((s) => s.message?.snapshot.board ?? null);
-  const said = useBenchState((s) => s.message?.snapshot.said ?? null);
-  const noted = useBenchState((s) => s.message?.snapshot.noted ?? null);
+  const log = useBenchState((s) => s.log.slice(-SEEN));
   return (
     <div className="flex min-w-0 flex-col">
       <div role="status" aria-label="The board says">
@@ -23,19 +25,16 @@ export function BoardSays() {
           </p>
         )}
       </div>
-      {said && (
-        <p className="mt-auto flex items-center gap-1.5 pt-1 text-[0.8rem] font-semibold text-deep-ink">
-          <Volume2 size={14} className="shrink-0" aria-label="Announced:" />
-          <span className="truncate" title={said.text}>
-            “{said.text}”
-          </span>
-        </p>
-      )}
-      {noted && (!said || noted.number > said.number) && (
-        <p className="truncate pt-0.5 text-[0.8rem] text-deep-soft" title={noted.text}>
-          {noted.text}
-        </p>
-      )}
+      <ol role="log" aria-label="Announced and noted" className="mt-auto pt-1 text-[0.8rem]">
+        {log.map(({ number, kind, text }) => (
+          <li key={number} className="flex items-center gap-1.5 not-last:opacity-75">
+            {kind === 'said' && <Volume2 size={14} className="shrink-0" aria-label="Announced:" />}
+            <span className={clsx('truncate', kind !== 'said' && 'text-deep-soft')} title={text}>
+              {kind === 'said' ? `“${text}”` : text}
+            </span>
+          </li>
+        ))}
+      </ol>
     </div>
   );
 }
