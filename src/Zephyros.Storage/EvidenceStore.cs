@@ -14,6 +14,7 @@ public sealed class EvidenceStore(Database database, TimeProvider clock)
     /// <param name="record">What was done and seen.</param>
     /// <param name="basis">What it depends on.</param>
     public StoredEvidence<T> Add<T>(string setupId, EvidenceKind kind, T record, IReadOnlyList<BasisPart> basis)
+        where T : class
     {
         var now = clock.GetUtcNow();
         using var connection = database.Connect();
@@ -29,28 +30,97 @@ public sealed class EvidenceStore(Database database, TimeProvider clock)
         return new StoredEvidence<T>(id, now, record, basis);
     }
 
-    /// <summary>What was recorded of a setup, the newest first.</summary>
+    /// <summary>What was recorded of a setup and can be read, the newest first.</summary>
     public IReadOnlyList<StoredEvidence<T>> List<T>(string setupId, EvidenceKind kind)
+        where T : class =>
+        [
+            .. Rows(
+                    "WHERE setup_id = $setup AND kind = $kind ORDER BY id DESC",
+                    ("$setup", setupId),
+                    ("$kind", Word(kind))
+                )
+                .Select(row => Stored<T>(row).Evidence)
+                .OfType<StoredEvidence<T>>(),
+        ];
+
+    /// <summary>What was recorded of any setup and cannot be read, or is of a kind that this program does not know; the oldest first.</summary>
+    public IReadOnlyList<UnreadableDocument> Unreadable() =>
+        [
+            .. from row in Rows("ORDER BY id")
+            let reason = row.Kind switch
+            {
+                Bind => Stored<BindRecord>(row).Reason,
+                Measurement => Stored<MeasurementRecord>(row).Reason,
+                _ => $"This program does not know evidence of the kind \"{row.Kind}\".",
+            }
+            where reason is not null
+            select new UnreadableDocument(
+                DocumentKind.Evidence,
+                row.Id.ToString(CultureInfo.InvariantCulture),
+                row.Setup,
+                row.Kind,
+                null,
+                row.TakenAt,
+                reason
+            ),
+        ];
+
+    /// <summary>A record with what it depends on, as both are stored; null when there is none of that number.</summary>
+    public string? Text(long id) =>
+        Rows("WHERE id = $id", ("$id", id)) is [var row] ? $"{row.Record}\n{row.Basis}\n" : null;
+
+    private static (StoredEvidence<T>? Evidence, string? Reason) Stored<T>(Row row)
+        where T : class
+    {
+        var (record, wrongRecord) = StoredJson.Read<T>(row.Record);
+        var (basis, wrongBasis) = StoredJson.Read<BasisPart[]>(row.Basis);
+        return record is null || basis is null
+            ? (null, wrongRecord ?? wrongBasis)
+            : (new StoredEvidence<T>(row.Id, row.TakenAt, record, basis), null);
+    }
+
+    private readonly record struct Row(
+        long Id,
+        string Setup,
+        string Kind,
+        DateTimeOffset TakenAt,
+        string Record,
+        string Basis
+    );
+
+    private List<Row> Rows(string which, params (string Name, object Value)[] values)
     {
         using var connection = database.Connect();
         using var command = connection.CreateCommand();
-        command.CommandText =
-            "SELECT id, taken_at, record, basis FROM evidence WHERE setup_id = $setup AND kind = $kind ORDER BY id DESC";
-        command.Parameters.AddWithValue("$setup", setupId);
-        command.Parameters.AddWithValue("$kind", Word(kind));
+#pragma warning disable CA2100 // Every text is a constant of this class; values are parameters.
+        command.CommandText = "SELECT id, setup_id, kind, taken_at, record, basis FROM evidence " + which;
+#pragma warning restore CA2100
+        foreach (var (name, value) in values)
+            command.Parameters.AddWithValue(name, value);
         using var rows = command.ExecuteReader();
-        var found = new List<StoredEvidence<T>>();
+        var found = new List<Row>();
         while (rows.Read())
             found.Add(
-                new StoredEvidence<T>(
+                new Row(
                     rows.GetInt64(0),
-                    DateTimeOffset.Parse(rows.GetString(1), CultureInfo.InvariantCulture, DateTimeStyles.RoundtripKind),
-                    JsonSerializer.Deserialize<T>(rows.GetString(2), SetupJson.Options)!,
-                    JsonSerializer.Deserialize<BasisPart[]>(rows.GetString(3), SetupJson.Options)!
+                    rows.GetString(1),
+                    rows.GetString(2),
+                    DateTimeOffset.Parse(rows.GetString(3), CultureInfo.InvariantCulture, DateTimeStyles.RoundtripKind),
+                    rows.GetString(4),
+                    rows.GetString(5)
                 )
             );
         return found;
     }
 
-    private static string Word(EvidenceKind kind) => kind == EvidenceKind.Bind ? "bind" : "measurement";
+    private const string Bind = "bind";
+    private const string Measurement = "measurement";
+
+    private static string Word(EvidenceKind kind) =>
+        kind switch
+        {
+            EvidenceKind.Bind => Bind,
+            EvidenceKind.Measurement => Measurement,
+            _ => throw new ArgumentOutOfRangeException(nameof(kind)),
+        };
 }

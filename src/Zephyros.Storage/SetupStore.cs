@@ -15,7 +15,9 @@ public sealed class SetupStore
     private readonly TimeProvider clock;
 
     // The text read last of each setup with what it means: the same text need not be parsed and checked again.
-    private readonly ConcurrentDictionary<string, (string Text, Setup Setup)> parsed = new(StringComparer.Ordinal);
+    private readonly ConcurrentDictionary<string, (string Text, SetupReading Reading)> parsed = new(
+        StringComparer.Ordinal
+    );
 
     /// <summary>A store on an open data file.</summary>
     public SetupStore(Database database, TimeProvider clock)
@@ -24,16 +26,50 @@ public sealed class SetupStore
         this.clock = clock;
     }
 
-    /// <summary>All setups as they stand, by id.</summary>
-    public IReadOnlyList<StoredSetup> List()
+    /// <summary>True when there is no setup in the file, readable or not.</summary>
+    public bool IsEmpty
+    {
+        get
+        {
+            using var connection = database.Connect();
+            return Ids(connection).Count == 0;
+        }
+    }
+
+    /// <summary>All setups that can be read, as they stand, by id.</summary>
+    public IReadOnlyList<StoredSetup> List() =>
+        Each(
+            (connection, id, head) =>
+                Parse(id, head.Document).Setup is { } setup ? Stored(connection, id, head, setup) : null
+        );
+
+    /// <summary>The setups that cannot be read as they stand, by id.</summary>
+    public IReadOnlyList<UnreadableDocument> Unreadable() =>
+        Each(
+            (connection, id, head) =>
+                Parse(id, head.Document) is { Setup: null } reading
+                    ? new UnreadableDocument(
+                        DocumentKind.Setup,
+                        id,
+                        id,
+                        StoredJson.Name(head.Document, id, "craft", "name"),
+                        head.Number,
+                        head.At,
+                        Reason(reading),
+                        Parent(connection, id, head.Shows)?.Title
+                    )
+                    : null
+        );
+
+    /// <summary>The text of a setup as it is stored; null when there is none of that id.</summary>
+    public string? Text(string id)
     {
         using var connection = database.Connect();
-        using var transaction = connection.BeginTransaction(deferred: true);
-        var ids = Read(connection, "SELECT id FROM setups ORDER BY id", row => row.GetString(0));
-        return [.. ids.Select(id => Current(connection, id)!)];
+        return HeadOf(connection, id)?.Document;
     }
 
     /// <summary>A setup as it stands, or null when there is none of that id.</summary>
+    /// <exception cref="UnreadableException">There is one, and it cannot be read.</exception>
     public StoredSetup? Find(string id)
     {
         using var connection = database.Connect();
@@ -60,6 +96,7 @@ public sealed class SetupStore
     }
 
     /// <summary>The setup as it was at a revision, or null when there is no such revision.</summary>
+    /// <exception cref="UnreadableException">There is one, and it cannot be read.</exception>
     public Setup? At(string id, int revision)
     {
         using var connection = database.Connect();
@@ -67,7 +104,7 @@ public sealed class SetupStore
                 connection,
                 "SELECT d.document FROM revisions r JOIN revisions d ON d.setup_id = r.setup_id AND d.number = r.shows "
                     + "WHERE r.setup_id = $id AND r.number = $number",
-                row => Parse(row.GetString(0)),
+                row => Setup(id, SetupJson.Read(Encoding.UTF8.GetBytes(row.GetString(0)))),
                 ("$id", id),
                 ("$number", revision)
             )
@@ -96,19 +133,10 @@ public sealed class SetupStore
         Append(
             id,
             startedFrom,
-            (connection, current) =>
+            (connection, head) =>
             {
-                var shown = ShownBy(connection, id, current.Revision);
-                Insert(
-                    connection,
-                    id,
-                    current.Revision + 1,
-                    RevisionKind.Edit,
-                    title,
-                    current.Revision + 1,
-                    shown,
-                    setup
-                );
+                var next = head.Number + 1;
+                Insert(connection, id, next, RevisionKind.Edit, title, next, head.Shows, setup);
                 return true;
             }
         );
@@ -118,12 +146,9 @@ public sealed class SetupStore
         Append(
             id,
             startedFrom,
-            (connection, current) =>
-            {
-                var shown = ShownBy(connection, id, current.Revision);
-                return Parent(connection, id, shown) is { } parent
-                    && Point(connection, id, current.Revision + 1, RevisionKind.Undo, parent.Title, parent.Number);
-            }
+            (connection, head) =>
+                Parent(connection, id, head.Shows) is { } parent
+                && Point(connection, id, head.Number + 1, RevisionKind.Undo, parent.Title, parent.Number)
         );
 
     /// <summary>Brings the edit back that was undone last.</summary>
@@ -131,67 +156,61 @@ public sealed class SetupStore
         Append(
             id,
             startedFrom,
-            (connection, current) =>
-            {
-                var shown = ShownBy(connection, id, current.Revision);
-                return Child(connection, id, shown) is { } child
-                    && Point(connection, id, current.Revision + 1, RevisionKind.Redo, child.Title, child.Number);
-            }
+            (connection, head) =>
+                Child(connection, id, head.Shows) is { } child
+                && Point(connection, id, head.Number + 1, RevisionKind.Redo, child.Title, child.Number)
         );
 
-    private SaveResult Append(string id, int startedFrom, Func<SqliteConnection, StoredSetup, bool> write)
+    private SaveResult Append(string id, int startedFrom, Func<SqliteConnection, Head, bool> write)
     {
         using var connection = database.Connect();
         using var transaction = connection.BeginTransaction(deferred: false);
-        var current = Current(connection, id);
-        if (current is null)
+        // What stands there need not be readable: an undo leads away from it.
+        if (HeadOf(connection, id) is not { } head)
             return new SaveResult(SaveOutcome.NotFound, null);
-        if (current.Revision != startedFrom)
-            return new SaveResult(SaveOutcome.Stale, current);
-        if (!write(connection, current))
-            return new SaveResult(SaveOutcome.NothingToDo, current);
+        if (head.Number != startedFrom)
+            return new SaveResult(SaveOutcome.Stale, Current(connection, id));
+        if (!write(connection, head))
+            return new SaveResult(SaveOutcome.NothingToDo, Current(connection, id));
         var saved = Current(connection, id);
         transaction.Commit();
         return new SaveResult(SaveOutcome.Saved, saved);
     }
 
-    private StoredSetup? Current(SqliteConnection connection, string id)
+    private List<T> Each<T>(Func<SqliteConnection, string, Head, T?> make)
+        where T : class
     {
-        var latest = Read(
-            connection,
-            "SELECT r.number, r.saved_at, r.shows, d.document FROM revisions r "
-                + "JOIN revisions d ON d.setup_id = r.setup_id AND d.number = r.shows "
-                + "WHERE r.setup_id = $id ORDER BY r.number DESC LIMIT 1",
-            row =>
-                (
-                    Number: row.GetInt32(0),
-                    At: Time(row.GetString(1)),
-                    Shows: row.GetInt32(2),
-                    Setup: Parse(id, row.GetString(3))
-                ),
-            ("$id", id)
-        );
-        if (latest.Count == 0)
-            return null;
-        var (number, at, shows, setup) = latest[0];
-        return new StoredSetup(
-            id,
-            number,
-            at,
-            setup,
-            Parent(connection, id, shows)?.Title,
-            Child(connection, id, shows)?.Title
-        );
+        using var connection = database.Connect();
+        using var transaction = connection.BeginTransaction(deferred: true);
+        return [.. Ids(connection).Select(id => make(connection, id, HeadOf(connection, id)!.Value)).OfType<T>()];
     }
 
-    private static int ShownBy(SqliteConnection connection, string id, int number) =>
+    private StoredSetup? Current(SqliteConnection connection, string id) =>
+        HeadOf(connection, id) is { } head ? Stored(connection, id, head, Setup(id, Parse(id, head.Document))) : null;
+
+    private static StoredSetup Stored(SqliteConnection connection, string id, Head head, Setup setup) =>
+        new(
+            id,
+            head.Number,
+            head.At,
+            setup,
+            Parent(connection, id, head.Shows)?.Title,
+            Child(connection, id, head.Shows)?.Title
+        );
+
+    // Where a setup stands: its newest revision, which that shows, and the text of that.
+    private readonly record struct Head(int Number, DateTimeOffset At, int Shows, string Document);
+
+    private static Head? HeadOf(SqliteConnection connection, string id) =>
         Read(
-            connection,
-            "SELECT shows FROM revisions WHERE setup_id = $id AND number = $n",
-            row => row.GetInt32(0),
-            ("$id", id),
-            ("$n", number)
-        )[0];
+                connection,
+                "SELECT r.number, r.saved_at, r.shows, d.document FROM revisions r "
+                    + "JOIN revisions d ON d.setup_id = r.setup_id AND d.number = r.shows "
+                    + "WHERE r.setup_id = $id ORDER BY r.number DESC LIMIT 1",
+                row => (Head?)new Head(row.GetInt32(0), Time(row.GetString(1)), row.GetInt32(2), row.GetString(3)),
+                ("$id", id)
+            )
+            .FirstOrDefault();
 
     // What was there before an edit, with the title of that edit.
     private static (int Number, string Title)? Parent(SqliteConnection connection, string id, int number) =>
@@ -254,29 +273,28 @@ public sealed class SetupStore
 
     private static RevisionKind Kind(string text) => Enum.Parse<RevisionKind>(text, ignoreCase: true);
 
-    private Setup Parse(string id, string document)
+    private SetupReading Parse(string id, string document)
     {
         if (parsed.TryGetValue(id, out var known) && known.Text == document)
-            return known.Setup;
-        var setup = Parse(document);
-        parsed[id] = (document, setup);
-        return setup;
+            return known.Reading;
+        var reading = SetupJson.Read(Encoding.UTF8.GetBytes(document));
+        parsed[id] = (document, reading);
+        return reading;
     }
 
-    private static Setup Parse(string document)
-    {
-        var reading = SetupJson.Read(Encoding.UTF8.GetBytes(document));
-        return reading.Setup
-            ?? throw new StoreException(
-                $"A stored setup cannot be read: {reading.Problems[0].Place} {reading.Problems[0].Reason}"
-            );
-    }
+    private static Setup Setup(string id, SetupReading reading) =>
+        reading.Setup ?? throw new UnreadableException(id, Reason(reading));
+
+    private static string Reason(SetupReading reading) =>
+        $"{reading.Problems[0].Place} {reading.Problems[0].Reason}".TrimStart();
+
+    private static List<string> Ids(SqliteConnection connection) =>
+        Read(connection, "SELECT id FROM setups ORDER BY id", row => row.GetString(0));
 
     private static string FreeId(SqliteConnection connection, string name)
     {
         var stem = Slug(name);
-        var taken = Read(connection, "SELECT id FROM setups", row => row.GetString(0))
-            .ToHashSet(StringComparer.Ordinal);
+        var taken = Ids(connection).ToHashSet(StringComparer.Ordinal);
         return Enumerable
             .Range(1, int.MaxValue)
             .Select(n => n == 1 ? stem : $"{stem}-{n}")

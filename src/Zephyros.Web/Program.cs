@@ -40,6 +40,7 @@ builder.Services.AddSingleton(_ =>
 builder.Services.AddSingleton<SetupStore>();
 builder.Services.AddSingleton<EvidenceStore>();
 builder.Services.AddSingleton<LinkProfileStore>();
+builder.Services.AddSingleton<Salvage>();
 builder.Services.AddSingleton<BenchRooms>();
 builder.Services.AddSingleton<Saving>();
 builder.Services.AddSingleton<KnownFindings>();
@@ -87,6 +88,7 @@ CaptureEndpoints.Map(app, setups);
 LinkEndpoints.Map(app, setups);
 MeasureEndpoints.Map(setups);
 MeasurementEndpoints.Map(setups);
+SalvageEndpoints.Map(app);
 app.MapGet("/api/transmitters", (SetupStore store) => TransmitterShapes.Of(store)).WithName("ListTransmitters");
 app.MapGet("/api/schema", () => SetupSchema.Create()).WithName("GetSchema");
 app.MapHub<BenchHub>("/hub/bench");

@@ -2,6 +2,8 @@ using System.Net.Http.Headers;
 using System.Text.Json.Nodes;
 using Microsoft.AspNetCore.Hosting;
 using Microsoft.AspNetCore.Mvc.Testing;
+using Microsoft.Extensions.DependencyInjection;
+using Zephyros.Storage;
 
 namespace Zephyros.Web.Tests;
 
@@ -9,6 +11,17 @@ namespace Zephyros.Web.Tests;
 public sealed class TestServer : WebApplicationFactory<Program>
 {
     private readonly DirectoryInfo folder = Directory.CreateTempSubdirectory("zephyros-test-");
+
+    /// <summary>Does something to the data file behind the server's back.</summary>
+    public void Tamper(string sql)
+    {
+        using var connection = Services.GetRequiredService<Database>().Connect();
+        using var command = connection.CreateCommand();
+#pragma warning disable CA2100 // The texts are the tests' own.
+        command.CommandText = sql;
+#pragma warning restore CA2100
+        command.ExecuteNonQuery();
+    }
 
     /// <summary>Sends a request with a body and the revision that it starts from.</summary>
     public static async Task<HttpResponseMessage> SendAsync(

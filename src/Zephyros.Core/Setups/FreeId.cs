@@ -2,7 +2,7 @@ namespace Zephyros.Core.Setups;
 
 /// <summary>Finds ids for what an edit makes new. Whatever has the id that would be natural stays: an edit adds, or it changes what it names,
 /// and never puts one thing in the place of another.</summary>
-internal static class FreeId
+public static class FreeId
 {
     // What an id of a document may have.
     private const int Longest = 80;

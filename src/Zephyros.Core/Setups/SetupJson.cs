@@ -26,14 +26,17 @@ public static class SetupJson
 
     /// <summary>Reads a document and checks it.</summary>
     /// <param name="utf8">The document's bytes.</param>
-    public static SetupReading Read(ReadOnlyMemory<byte> utf8)
+    public static SetupReading Read(ReadOnlyMemory<byte> utf8) => Read(utf8, SetupVersions.All);
+
+    internal static SetupReading Read(ReadOnlyMemory<byte> utf8, SetupVersions versions)
     {
         // Syntax, format and version first, so that another kind of document is told so instead of being told of its members.
         try
         {
             using var document = JsonDocument.Parse(utf8, new JsonDocumentOptions { MaxDepth = DeepestNesting });
-            if (FormatProblem(document.RootElement) is { } problem)
+            if (FormatProblem(document.RootElement, versions.Newest, out var version) is { } problem)
                 return new SetupReading(null, [problem]);
+            utf8 = versions.Upgraded(utf8, version);
         }
         catch (JsonException error)
         {
@@ -69,8 +72,9 @@ public static class SetupJson
         return Encoding.UTF8.GetBytes(Sorted(ToNode(setup)).ToJsonString(indented) + "\n");
     }
 
-    private static SetupProblem? FormatProblem(JsonElement root)
+    private static SetupProblem? FormatProblem(JsonElement root, int newest, out int version)
     {
+        version = 0;
         if (root.ValueKind != JsonValueKind.Object)
             return new SetupProblem("", "A setup is a JSON object.");
         if (
@@ -80,21 +84,20 @@ public static class SetupJson
         )
             return new SetupProblem("/format", $"This is not a setup document: format must be \"{Setup.FormatName}\".");
         if (
-            !root.TryGetProperty("version", out var version)
-            || version.ValueKind != JsonValueKind.Number
-            || !version.TryGetInt32(out var number)
+            !root.TryGetProperty("version", out var number)
+            || number.ValueKind != JsonValueKind.Number
+            || !number.TryGetInt32(out version)
         )
             return new SetupProblem(
                 "/version",
-                $"The version must be a whole number; this program reads version {Setup.CurrentVersion}."
+                $"The version must be a whole number; this program reads {Known(newest)}."
             );
-        return number == Setup.CurrentVersion
+        return version >= 1 && version <= newest
             ? null
-            : new SetupProblem(
-                "/version",
-                $"Version {number} is not known; this program reads version {Setup.CurrentVersion}."
-            );
+            : new SetupProblem("/version", $"Version {version} is not known; this program reads {Known(newest)}.");
     }
+
+    private static string Known(int newest) => newest == 1 ? "version 1" : $"versions 1 to {newest}";
 
     // Dictionaries come out in hash order; people and version control want one order. Records keep theirs: only objects whose
     // members are ids are sorted, and those are exactly the collections.

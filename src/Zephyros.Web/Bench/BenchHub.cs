@@ -1,6 +1,7 @@
 using System.Runtime.CompilerServices;
 using Microsoft.AspNetCore.SignalR;
 using Zephyros.Core.Measure;
+using Zephyros.Storage;
 using Zephyros.Web.Contracts;
 
 namespace Zephyros.Web.Bench;
@@ -23,11 +24,13 @@ internal sealed class BenchHub(BenchRooms rooms) : Hub
         var room = Room(setup);
         using var pace = new PeriodicTimer(Pace);
         var seen = 0L;
+        long? known = null;
         do
         {
-            if (room.Look(follow, seen) is { } message)
+            if (room.Look(follow, seen, known) is { } message)
             {
                 seen = message.Snapshot.Sequence;
+                known = message.Snapshot.Log is [.., var newest] ? newest.Number : known ?? 0;
                 yield return message;
             }
         } while (await pace.WaitForNextTickAsync(cancel));
@@ -86,6 +89,15 @@ internal sealed class BenchHub(BenchRooms rooms) : Hub
                 return true;
             });
 
-    private BenchRoom Room(string setup) =>
-        rooms.Enter(setup) ?? throw new HubException($"There is no setup \"{setup}\".");
+    private BenchRoom Room(string setup)
+    {
+        try
+        {
+            return rooms.Enter(setup) ?? throw new HubException($"There is no setup \"{setup}\".");
+        }
+        catch (UnreadableException error)
+        {
+            throw new HubException(error.Message);
+        }
+    }
 }

@@ -68,6 +68,12 @@ internal static class LinkEndpoints
     {
         if (LinkProfileCheck.Of(profile) is { Count: > 0 } problems)
             return Problem.Invalid("The profile cannot be kept", problems);
+        if (store.Unreadable().Any(p => p.Id == profile.Id))
+            return Problem.Of(
+                StatusCodes.Status409Conflict,
+                "The profile is not kept",
+                $"A stored system \"{profile.Id}\" cannot be read and would be lost. Take its file away and remove it first."
+            );
         store.Put(profile);
         return TypedResults.Ok(new LinkProfileView(profile, Own: true));
     }
@@ -92,18 +98,19 @@ internal static class LinkEndpoints
             return Saving.NoSetup(id);
         var all = All(store).Select(p => p.Profile).ToArray();
         var known = Array.Find(all, p => p.Id == stored.Setup.Air.Profile);
-        return Keep(store, LinkProfileCheck.From(stored.Setup, FreeId(wish.Name, all), wish.Name.Trim(), known));
+        // An id that cannot be read is taken too.
+        var taken = all.Select(p => p.Id)
+            .Concat(store.Unreadable().Select(p => p.Id))
+            .ToHashSet(StringComparer.Ordinal);
+        return Keep(store, LinkProfileCheck.From(stored.Setup, IdOf(wish.Name, taken), wish.Name.Trim(), known));
     }
 
     // The name in small letters and digits; numbered where it is taken.
-    private static string FreeId(string name, LinkProfile[] taken)
+    private static string IdOf(string name, IReadOnlySet<string> taken)
     {
         var letters = string.Concat(name.ToLowerInvariant().Select(c => char.IsAsciiLetterOrDigit(c) ? c : '-'));
         var word = letters.Trim('-') is { Length: > 0 } trimmed ? trimmed[..Math.Min(trimmed.Length, 32)] : "link";
-        return Enumerable
-            .Range(1, taken.Length + 1)
-            .Select(n => n == 1 ? word : $"{word}-{n}")
-            .First(id => taken.All(p => p.Id != id));
+        return FreeId.Of(word, taken.Contains);
     }
 
     private static async Task<IResult> UseAsync(

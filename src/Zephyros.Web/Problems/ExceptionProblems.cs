@@ -22,6 +22,11 @@ internal sealed class ExceptionProblems : IExceptionHandler
                 $"The data file: {Database.Explain(error)}"
             ),
             StoreException error => Problem.Of(StatusCodes.Status503ServiceUnavailable, "Data file", error.Message),
+            UnreadableException error => Problem.Of(
+                StatusCodes.Status500InternalServerError,
+                "Cannot be read",
+                error.Message
+            ),
             BadHttpRequestException error => Problem.Of(error.StatusCode, "Bad request", error.Message),
             _ => null,
         };

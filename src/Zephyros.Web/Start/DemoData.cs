@@ -11,7 +11,7 @@ internal static class DemoData
     /// <exception cref="StoreException">A demo file is no valid setup.</exception>
     public static int LoadIntoEmpty(SetupStore store, string folder)
     {
-        if (store.List().Count > 0)
+        if (!store.IsEmpty)
             return 0;
         var setups = Directory.EnumerateFiles(folder, "*.json").Order(StringComparer.Ordinal).Select(Read).ToArray();
         foreach (var setup in setups)

@@ -7,6 +7,12 @@ export const setupsQuery = queryOptions({
   queryFn: () => answer(api.GET('/api/setups')),
 });
 
+/** What is stored and cannot be read. */
+export const unreadableQuery = queryOptions({
+  queryKey: ['unreadable'],
+  queryFn: () => answer(api.GET('/api/unreadable')),
+});
+
 const at = (id: string) => ({ params: { path: { id } } });
 
 export const setupQuery = (id: string) =>

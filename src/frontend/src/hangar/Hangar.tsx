@@ -9,6 +9,7 @@ import { Notice } from '../ui/Notice';
 import { CraftRow } from './CraftRow';
 import { LoadFile } from './LoadFile';
 import { NewCraft } from './NewCraft';
+import { Unreadable } from './Unreadable';
 
 /** All craft, each with what is wrong with its setup. */
 export function Hangar() {
@@ -67,6 +68,7 @@ export function Hangar() {
             <CraftRow key={setup.id} setup={setup} />
           ))}
         </ul>
+        <Unreadable />
         <p className="mt-6 max-w-[80ch] text-[0.93rem] text-soft">
           Propellers off for everything on the bench. A simulated pass is not a bench pass, and a bench pass is not a
           flight test. Local law and licensed practice decide on power, band and flying.

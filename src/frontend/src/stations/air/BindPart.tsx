@@ -4,6 +4,7 @@ import { useState } from 'react';
 import { answer, api } from '../../api/client';
 import { bindsQuery, linkProfilesQuery } from '../../api/queries';
 import type { BindStep, BindView, Setup } from '../../api/types';
+import { UnreadableEvidence } from '../../setup/UnreadableEvidence';
 import { Button } from '../../ui/Button';
 import { Notice } from '../../ui/Notice';
 
@@ -26,6 +27,7 @@ export function BindPart({ id, setup }: Props) {
           <p>Choose a radio system on the part “Link”; each says how its receivers are bound.</p>
         </Notice>
       )}
+      <UnreadableEvidence setup={id} />
       <Records binds={binds} />
     </div>
   );

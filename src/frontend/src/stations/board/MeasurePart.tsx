@@ -2,6 +2,7 @@ import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { answer, api } from '../../api/client';
 import { measurementsQuery } from '../../api/queries';
 import type { MeasurementRecord, MeasurementView, Setup, SetupView, StickAxis } from '../../api/types';
+import { UnreadableEvidence } from '../../setup/UnreadableEvidence';
 import type { Changes } from '../../setup/useChanges';
 import { Button } from '../../ui/Button';
 import { ChoiceField } from '../../ui/ChoiceField';
@@ -127,6 +128,7 @@ export function MeasurePart({ id, setup, view, changes }: Props) {
         stale={switchesStand.blocked}
         onSee={measured.amendSwitches}
       />
+      <UnreadableEvidence setup={id} />
       <Recorded
         kept={kept}
         onTake={({ wiggles = [], sweeps = {}, positions = [], simulated }) =>

@@ -1,0 +1,83 @@
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { Download, FileWarning, Undo2 } from 'lucide-react';
+import { answer, api } from '../api/client';
+import { setupsQuery, unreadableQuery } from '../api/queries';
+import type { UnreadableDocument } from '../api/types';
+import { Button } from '../ui/Button';
+
+const KINDS: Record<UnreadableDocument['kind'], string> = {
+  setup: 'Setup',
+  evidence: 'Evidence',
+  'link-profile': 'Radio system',
+};
+
+/** What is stored and cannot be read: shown as such, and given away as it is. Nothing when all can be read. */
+export function Unreadable() {
+  const unreadable = useQuery(unreadableQuery);
+  if (!unreadable.data || unreadable.data.length === 0) return null;
+  return (
+    <section aria-labelledby="unreadable" className="mt-8">
+      <h2 id="unreadable" className="flex items-center gap-2 text-xl font-bold text-rust">
+        <FileWarning size={20} aria-hidden /> Cannot be read · {unreadable.data.length}
+      </h2>
+      <p className="text-soft">
+        Damaged, or written by another version of the program. It is kept as it is; everything else works as usual.
+      </p>
+      <ul>
+        {unreadable.data.map((document) => (
+          <UnreadableRow key={`${document.kind} ${document.id}`} document={document} />
+        ))}
+      </ul>
+    </section>
+  );
+}
+
+function UnreadableRow({ document }: { document: UnreadableDocument }) {
+  const { kind, id, name, setup, revision, reason, undoTitle } = document;
+  const client = useQueryClient();
+  const undo = useMutation({
+    mutationFn: () =>
+      answer(
+        api.POST('/api/setups/{id}/undo', {
+          params: { path: { id } },
+          headers: { 'If-Match': `"${revision}"` },
+        }),
+      ),
+    onSettled: () =>
+      Promise.all([setupsQuery, unreadableQuery].map(({ queryKey }) => client.invalidateQueries({ queryKey }))),
+  });
+  const called = kind === 'evidence' ? `${KINDS[kind]} ${id} of ${setup}: ${name}` : `${KINDS[kind]} ${name}`;
+  return (
+    <li className="flex flex-wrap items-center gap-x-6 gap-y-2 border-b border-line py-4">
+      <div className="min-w-0 flex-1 basis-80">
+        <h3 className="text-lg font-bold">{called}</h3>
+        <p className="text-[0.93rem] wrap-anywhere">{reason}</p>
+        <p className="text-[0.87rem] text-soft">
+          {revision !== null && `revision ${revision} · `}saved{' '}
+          <time dateTime={document.savedAt}>
+            {new Date(document.savedAt).toLocaleString(undefined, { dateStyle: 'medium', timeStyle: 'short' })}
+          </time>
+        </p>
+        {undo.error && (
+          <p role="alert" className="font-semibold text-rust">
+            {undo.error.message}
+          </p>
+        )}
+      </div>
+      <div className="flex flex-wrap gap-2">
+        {undoTitle && (
+          <Button disabled={undo.isPending} onClick={() => undo.mutate()}>
+            <Undo2 size={16} aria-hidden /> Go back to before “{undoTitle}”
+          </Button>
+        )}
+        <a
+          className="flex h-9 items-center gap-2 rounded border border-line bg-sheet px-3 font-semibold"
+          href={`/api/stored/${kind}/${id}`}
+          download
+        >
+          <Download size={16} aria-hidden /> Take its file away
+        </a>
+      </div>
+    </li>
+  );
+}
