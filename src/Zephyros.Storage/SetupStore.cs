@@ -285,8 +285,7 @@ public sealed class SetupStore
     private static Setup Setup(string id, SetupReading reading) =>
         reading.Setup ?? throw new UnreadableException(id, Reason(reading));
 
-    private static string Reason(SetupReading reading) =>
-        $"{reading.Problems[0].Place} {reading.Problems[0].Reason}".TrimStart();
+    private static string Reason(SetupReading reading) => StoredJson.Told(reading.Problems[0]);
 
     private static List<string> Ids(SqliteConnection connection) =>
         Read(connection, "SELECT id FROM setups ORDER BY id", row => row.GetString(0));

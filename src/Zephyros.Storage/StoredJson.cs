@@ -18,14 +18,17 @@ internal static class StoredJson
         }
         catch (JsonException error)
         {
-            return (null, $"{JsonPlace.Of(error)} {JsonPlace.Reason(error)}".TrimStart());
+            return (null, Told(new SetupProblem(JsonPlace.Of(error), JsonPlace.Reason(error))));
         }
         catch (NotSupportedException error)
         {
-            var problem = JsonPlace.KindMissing(error);
-            return (null, $"{problem.Place} {problem.Reason}".TrimStart());
+            return (null, Told(JsonPlace.KindMissing(error)));
         }
     }
+
+    /// <summary>A problem with its place, in words.</summary>
+    public static string Told(SetupProblem problem) =>
+        problem.Place.Length > 0 ? $"At {problem.Place}: {problem.Reason}" : problem.Reason;
 
     /// <summary>What to call a document that cannot be read: the text at a place, when there is one; otherwise its id.</summary>
     public static string Name(string document, string id, params string[] place)

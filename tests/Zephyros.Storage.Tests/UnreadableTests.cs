@@ -103,8 +103,8 @@ public sealed class UnreadableTests : IDisposable
         var shown = Salvage.List();
         Assert.Equal(["2 bind", "3 bind", "4 measurement", "5 range-check"], shown.Select(d => $"{d.Id} {d.Name}"));
         Assert.All(shown, d => Assert.Equal((DocumentKind.Evidence, "wren"), (d.Kind, d.Setup)));
-        Assert.StartsWith("/0/path ", shown[1].Reason, StringComparison.Ordinal);
-        Assert.StartsWith("/wiggles/0/moved ", shown[2].Reason, StringComparison.Ordinal);
+        Assert.StartsWith("At /0/path: ", shown[1].Reason, StringComparison.Ordinal);
+        Assert.StartsWith("At /wiggles/0/moved: ", shown[2].Reason, StringComparison.Ordinal);
         Assert.Equal("This program does not know evidence of the kind \"range-check\".", shown[3].Reason);
         Assert.Equal("{\"passed\":true}\n[]\n", Salvage.Text(DocumentKind.Evidence, "5"));
         Assert.Null(Salvage.Text(DocumentKind.Evidence, "6"));

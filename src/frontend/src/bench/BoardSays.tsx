@@ -27,7 +27,7 @@ export function BoardSays() {
       </div>
       <ol role="log" aria-label="Announced and noted" className="mt-auto pt-1 text-[0.8rem]">
         {log.map(({ number, kind, text }) => (
-          <li key={number} className="flex items-center gap-1.5 not-last:opacity-75">
+          <li key={number} className="flex items-center gap-1.5 last:font-semibold">
             {kind === 'said' && <Volume2 size={14} className="shrink-0" aria-label="Announced:" />}
             <span className={clsx('truncate', kind !== 'said' && 'text-deep-soft')} title={text}>
               {kind === 'said' ? `“${text}”` : text}

@@ -71,7 +71,7 @@ function UnreadableRow({ document }: { document: UnreadableDocument }) {
           </Button>
         )}
         <a
-          className="flex h-9 items-center gap-2 rounded border border-line bg-sheet px-3 font-semibold"
+          className="inline-flex min-h-8 items-center gap-1.5 rounded border border-line bg-sheet px-2.5 text-sm font-semibold hover:border-ink"
           href={`/api/stored/${kind}/${id}`}
           download
         >
