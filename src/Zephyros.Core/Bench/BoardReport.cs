@@ -79,8 +79,8 @@ public sealed record BoardReport(BoardStanding Standing, string Title, string Re
             BoardSignal.Grace => "Signal lost, waiting for it",
             BoardSignal.Landing => "Landing by itself",
             BoardSignal.Returning => "Flying home by itself",
-            _ when before.Signal == BoardSignal.Landing => "Landed, motors stopped",
-            _ => before.Armed ? "Signal lost, motors stopped" : "Signal lost",
+            BoardSignal.None when before.Signal == BoardSignal.Landing => "Landed, motors stopped",
+            BoardSignal.None => before.Armed ? "Signal lost, motors stopped" : "Signal lost",
         };
 
     // Armed, and the pilot does not command.
@@ -103,7 +103,12 @@ public sealed record BoardReport(BoardStanding Standing, string Title, string Re
                 "Landing",
                 $"It comes down by itself and stops the motors after {loss.LandingTime}. {back}"
             ),
-            _ => new(BoardStanding.NoSignal, "Flying home", $"The board flies by itself, motors at thrust. {back}"),
+            BoardSignal.Returning => new(
+                BoardStanding.NoSignal,
+                "Flying home",
+                $"The board flies by itself, motors at thrust. {back}"
+            ),
+            BoardSignal.Good or BoardSignal.None => throw new ArgumentOutOfRangeException(nameof(state)),
         };
     }
 
@@ -119,7 +124,7 @@ public sealed record BoardReport(BoardStanding Standing, string Title, string Re
             MotorLevel.Thrust =>
                 $"Motors may turn: throttle {Figures.Plain(CraftResponse.Throttle(reading.Throttle).Value, 0)} %.",
             MotorLevel.IdleWithControl => "Motors may idle, and the controller works on them.",
-            _ => "Motors may idle.",
+            MotorLevel.Idle => "Motors may idle.",
         };
     }
 
@@ -141,7 +146,13 @@ public sealed record BoardReport(BoardStanding Standing, string Title, string Re
             _ when refusal == reading.Blocked => Guard(plan, refusal, reading),
             ArmRefusal.ThrottleNotLow =>
                 $"Throttle was not low when {ArmControl(plan)} went on. It is low now: put the switch off, then on.",
-            _ => $"{Was(refusal)} when {ArmControl(plan)} went on. Put the switch off, then on.",
+            ArmRefusal.ConsentMissing
+            or ArmRefusal.ConflictingFunction
+            or ArmRefusal.LossProcedureOn
+            or ArmRefusal.Calibrating
+            or ArmRefusal.Tilted
+            or ArmRefusal.Connected => $"{Was(refusal)} when {ArmControl(plan)} went on. Put the switch off, then on.",
+            _ => throw new ArgumentOutOfRangeException(nameof(refusal)),
         };
 
     private static string Was(ArmRefusal refusal) =>
@@ -152,7 +163,13 @@ public sealed record BoardReport(BoardStanding Standing, string Title, string Re
             ArmRefusal.LossProcedureOn => "The loss procedure on purpose was on",
             ArmRefusal.Calibrating => "The board was still calibrating",
             ArmRefusal.Tilted => "The craft was tilted too far",
-            _ => "The board was connected for configuration",
+            ArmRefusal.Connected => "The board was connected for configuration",
+            ArmRefusal.None
+            or ArmRefusal.NoSignal
+            or ArmRefusal.SwitchOnAtPowerUp
+            or ArmRefusal.SwitchOnAtSignalReturn
+            or ArmRefusal.StoppedByItself
+            or ArmRefusal.ThrottleNotLow => throw new ArgumentOutOfRangeException(nameof(refusal)),
         };
 
     // A guard that is not satisfied now.
@@ -165,7 +182,13 @@ public sealed record BoardReport(BoardStanding Standing, string Title, string Re
             ArmRefusal.LossProcedureOn => "The loss procedure on purpose is on.",
             ArmRefusal.Calibrating => "The board is calibrating its sensors: keep the craft still.",
             ArmRefusal.Tilted => $"The craft is tilted by more than {plan.Setup.Board.Guards.TiltLimit}.",
-            _ => "The board is connected for configuration. Unlock that, propellers off, or test on battery alone.",
+            ArmRefusal.Connected =>
+                "The board is connected for configuration. Unlock that, propellers off, or test on battery alone.",
+            ArmRefusal.None
+            or ArmRefusal.NoSignal
+            or ArmRefusal.SwitchOnAtPowerUp
+            or ArmRefusal.SwitchOnAtSignalReturn
+            or ArmRefusal.StoppedByItself => throw new ArgumentOutOfRangeException(nameof(guard)),
         };
 
     private static string Consent(SignalPlan plan)

@@ -46,7 +46,7 @@ public static class BoardMachine
             BoardTimer.Landing => state.Signal == BoardSignal.Landing,
             BoardTimer.Calibration => state.Calibrating,
             BoardTimer.LowBefore => plan.Board.Loss.LowBefore is not null && !state.LowForLong && IdlesLow(state),
-            _ => plan.Board.Guards.DisarmsAfter is not null && IdlesLow(state),
+            BoardTimer.AutomaticDisarm => plan.Board.Guards.DisarmsAfter is not null && IdlesLow(state),
         };
 
     /// <summary>A timer that runs has come to its end.</summary>
@@ -66,7 +66,7 @@ public static class BoardMachine
             BoardTimer.Landing => Stop(state, BoardSignal.None, ArmRefusal.StoppedByItself),
             BoardTimer.Calibration => state with { Calibrating = false },
             BoardTimer.LowBefore => state with { LowForLong = true },
-            _ => Stop(state, state.Signal, ArmRefusal.StoppedByItself),
+            BoardTimer.AutomaticDisarm => Stop(state, state.Signal, ArmRefusal.StoppedByItself),
         };
     }
 
@@ -175,7 +175,8 @@ public static class BoardMachine
                 Signal = BoardSignal.Landing,
                 Motors = MotorLevel.Thrust,
             },
-            _ => Stop(state, stopped, standing),
+            LossProcedure.Stop => Stop(state, stopped, standing),
+            _ => throw new ArgumentOutOfRangeException(nameof(plan)),
         };
 
     private static BoardState Stop(BoardState state, BoardSignal signal, ArmRefusal standing) =>

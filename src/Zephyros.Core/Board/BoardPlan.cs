@@ -109,7 +109,7 @@ public sealed class BoardPlan
             BoardTimer.Landing => Board.Loss.LandingTime,
             BoardTimer.LowBefore => Board.Loss.LowBefore,
             BoardTimer.AutomaticDisarm => Board.Guards.DisarmsAfter,
-            _ => Board.Guards.Calibration,
+            BoardTimer.Calibration => Board.Guards.Calibration,
         };
 
     private IEnumerable<BoardAtom> Comparisons()

@@ -19,7 +19,7 @@ public static class SpanNumberings
             SpanNumbering.Channel => $"span {channel.ToString(CultureInfo.InvariantCulture)} ({axis.Word()})",
             SpanNumbering.ChannelFromZero =>
                 $"span {(channel - 1).ToString(CultureInfo.InvariantCulture)} ({axis.Word()})",
-            _ => $"span of {axis.Word()}",
+            SpanNumbering.Axis => $"span of {axis.Word()}",
         };
     }
 }

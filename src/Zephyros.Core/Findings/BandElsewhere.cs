@@ -16,7 +16,7 @@ public sealed class BandElsewhere : IFindingRule
         {
             LinkRegion.One when air.Frequency.Value is >= 902 and <= 928 => 868,
             LinkRegion.Two when air.Frequency.Value is >= 863 and <= 870 => 915,
-            _ => 0,
+            LinkRegion.One or LinkRegion.Two or LinkRegion.Three or LinkRegion.Unknown => 0,
         };
         if (usual == 0)
             yield break;

@@ -37,7 +37,10 @@ public sealed class DependencyCycle : IFindingRule
         {
             NodeKind.Condition => $"“{model.Conditions[node.Id].Label}”",
             NodeKind.State => "the flight state",
-            _ => $"channel {model.Channels[node.Id].Label}",
+            NodeKind.Chain or NodeKind.Sent => $"channel {model.Channels[node.Id].Label}",
+            NodeKind.Control or NodeKind.Sensor or NodeKind.Announcement => throw new ArgumentOutOfRangeException(
+                nameof(node)
+            ),
         };
 
     private static string Place(ModelNode node) =>
@@ -45,6 +48,9 @@ public sealed class DependencyCycle : IFindingRule
         {
             NodeKind.Condition => $"/model/conditions/{node.Id}",
             NodeKind.State => "/model/states",
-            _ => $"/model/channels/{node.Id}",
+            NodeKind.Chain or NodeKind.Sent => $"/model/channels/{node.Id}",
+            NodeKind.Control or NodeKind.Sensor or NodeKind.Announcement => throw new ArgumentOutOfRangeException(
+                nameof(node)
+            ),
         };
 }

@@ -58,7 +58,7 @@ public sealed class StickReversed : IFindingRule
         {
             StickAxis.Throttle => "up",
             StickAxis.Pitch => "forward",
-            _ => "to the right",
+            StickAxis.Roll or StickAxis.Yaw => "to the right",
         };
 
     private static string Capital(StickAxis stick) => char.ToUpperInvariant(stick.Word()[0]) + stick.Word()[1..];

@@ -17,7 +17,7 @@ public static class StickAxes
             StickAxis.Roll => "roll",
             StickAxis.Pitch => "pitch",
             StickAxis.Throttle => "throttle",
-            _ => "yaw",
+            StickAxis.Yaw => "yaw",
         };
 
     /// <summary>The axis of a letter, or null when the letter is none of A, E, T, R.</summary>

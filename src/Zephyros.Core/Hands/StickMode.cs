@@ -18,7 +18,7 @@ public static class StickMode
             StickAxis.Throttle => new StickPlace(throttleRight, Vertical: true),
             StickAxis.Pitch => new StickPlace(!throttleRight, Vertical: true),
             StickAxis.Roll => new StickPlace(rollRight, Vertical: false),
-            _ => new StickPlace(!rollRight, Vertical: false),
+            StickAxis.Yaw => new StickPlace(!rollRight, Vertical: false),
         };
     }
 }

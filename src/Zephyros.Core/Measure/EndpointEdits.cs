@@ -24,7 +24,7 @@ public static class EndpointEdits
             {
                 CorrectionPlace.Board => Spans(answer, c => c.Span),
                 CorrectionPlace.Both => Spans(answer, Left),
-                _ => ImmutableDictionary<string, ChannelSpan>.Empty,
+                CorrectionPlace.Transmitter => ImmutableDictionary<string, ChannelSpan>.Empty,
             },
             Centre = atTransmitter ? Microseconds.Neutral : answer.Centre ?? setup.Board.Centre,
             Deadband = answer.Deadband.Value > 0 ? answer.Deadband : setup.Board.Deadband,
@@ -35,7 +35,7 @@ public static class EndpointEdits
             {
                 CorrectionPlace.Board => "Spans at the board",
                 CorrectionPlace.Transmitter => "Ends at the transmitter",
-                _ => "Ends at the transmitter, the rest at the board",
+                CorrectionPlace.Both => "Ends at the transmitter, the rest at the board",
             },
             setup,
             setup with

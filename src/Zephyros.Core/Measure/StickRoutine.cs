@@ -67,7 +67,7 @@ public sealed class StickRoutine : IRoutine
             RoutinePhase.Done => RoutineAsk.Nothing,
             RoutinePhase.FirstEnd => new([Order[place], .. Order.Where(a => a != Order[place])], [], AtRest: false),
             RoutinePhase.OtherEnd => new([wiggles[^1].Bar], [], AtRest: false),
-            _ => new(
+            RoutinePhase.LetGo => new(
                 [wiggles[^1].Bar],
                 [],
                 AtRest: true,
@@ -83,7 +83,7 @@ public sealed class StickRoutine : IRoutine
             RoutinePhase.LetGo => Order[place] == StickAxis.Throttle
                 ? "Leave throttle where it is."
                 : $"Let {Order[place].Word()} go.",
-            _ => "Done. Every stick is measured.",
+            RoutinePhase.Done => "Done. Every stick is measured.",
         };
 
     /// <inheritdoc />
@@ -134,8 +134,10 @@ public sealed class StickRoutine : IRoutine
                 if (Math.Abs(other - first) > 2 * Meant)
                     phase = RoutinePhase.LetGo;
                 break;
-            default:
+            case RoutinePhase.LetGo:
                 TakeRest(bars);
+                break;
+            case RoutinePhase.Done:
                 break;
         }
     }
@@ -184,6 +186,6 @@ public sealed class StickRoutine : IRoutine
         {
             StickAxis.Throttle => "up",
             StickAxis.Pitch => "forward",
-            _ => "to the right",
+            StickAxis.Roll or StickAxis.Yaw => "to the right",
         };
 }

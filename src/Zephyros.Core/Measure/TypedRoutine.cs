@@ -29,7 +29,11 @@ public sealed class TypedRoutine
         {
             RoutineKind.Sticks => new StickRoutine(Shown(), now),
             RoutineKind.Switches => new SwitchRoutine(plan, Shown(), now),
-            _ => throw new ArgumentOutOfRangeException(nameof(kind), kind, "It measures sticks or switches."),
+            RoutineKind.None => throw new ArgumentOutOfRangeException(
+                nameof(kind),
+                kind,
+                "It measures sticks or switches."
+            ),
         };
     }
 

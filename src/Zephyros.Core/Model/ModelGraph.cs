@@ -75,7 +75,7 @@ public sealed class ModelGraph
             ReferenceKind.Channel => new(NodeKind.Chain, reference.Id),
             ReferenceKind.Condition => new(NodeKind.Condition, reference.Id),
             ReferenceKind.Sensor => new(NodeKind.Sensor, reference.Id),
-            _ => ModelNode.ActiveState,
+            ReferenceKind.State => ModelNode.ActiveState,
         };
 
     private void Add(ModelNode node)

@@ -46,7 +46,7 @@ public static class QualityChannels
                 "Switch the transmitter off, propellers off: the board reports the signal lost; the last value means nothing from then on.",
             ReceiverLoss.Hold =>
                 "Switch the transmitter off, propellers off: the value stays as it was, for the receiver holds it. It says nothing about a loss.",
-            _ =>
+            ReceiverLoss.Preset =>
                 "Switch the transmitter off, propellers off: the value jumps to the receiver's preset of that channel, or stays where it has none. It says nothing about a loss.",
         };
 

@@ -42,7 +42,7 @@ internal sealed class MeasurementBasis
         [
             Part("transmitter", "the transmitter", setup.Transmitter.Origin),
             Part("transmitter/scale", "the transmitter's scale", setup.Transmitter.Scale),
-            .. behind.Order().Where(n => n.Kind != NodeKind.Sent).SelectMany(OfNode),
+            .. behind.Order().SelectMany(OfNode),
             .. channels.Select(Forced),
             Part("carried", "how many channels arrive", Carried(measured)),
             .. OfLink(measured),
@@ -79,39 +79,44 @@ internal sealed class MeasurementBasis
 
     private IEnumerable<BasisPart> OfNode(ModelNode node)
     {
-        var id = node.Id;
-        switch (node.Kind)
+        var (id, model) = (node.Id, setup.Model);
+        return node.Kind switch
         {
-            case NodeKind.Control when setup.Transmitter.Controls.TryGetValue(id, out var control):
-                yield return Part($"controls/{id}", $"the control {control.Name}", Node($"/transmitter/controls/{id}"));
-                yield return Part(
-                    $"trims/{id}",
-                    $"the trim of {control.Name}",
-                    setup.Model.Trims.GetValueOrDefault(id)
-                );
-                break;
-            case NodeKind.Sensor when setup.Model.Sensors.TryGetValue(id, out var sensor):
-                yield return Part($"sensors/{id}", $"the sensor {sensor.Label}", Node($"/model/sensors/{id}"));
-                break;
-            case NodeKind.Condition when setup.Model.Conditions.TryGetValue(id, out var condition):
-                yield return Part(
+            NodeKind.Control => OfControl(id, setup.Transmitter.Controls[id].Name),
+            NodeKind.Sensor =>
+            [
+                Part($"sensors/{id}", $"the sensor {model.Sensors[id].Label}", Node($"/model/sensors/{id}")),
+            ],
+            NodeKind.Condition =>
+            [
+                Part(
                     $"conditions/{id}",
-                    $"the condition {condition.Label}",
+                    $"the condition {model.Conditions[id].Label}",
                     Node($"/model/conditions/{id}")
-                );
-                break;
-            case NodeKind.State:
-                yield return Part(
+                ),
+            ],
+            NodeKind.State =>
+            [
+                Part(
                     "states",
                     "the flight states",
-                    new JsonArray([.. setup.Model.StatesByPriority().Select(s => new JsonArray(s.Key, s.Value.When))])
-                );
-                break;
-            case NodeKind.Chain when setup.Model.Channels.TryGetValue(id, out var channel):
-                yield return Part($"channels/{id}", $"the channel of {channel.Label}", Node($"/model/channels/{id}"));
-                break;
-        }
+                    new JsonArray([.. model.StatesByPriority().Select(s => new JsonArray(s.Key, s.Value.When))])
+                ),
+            ],
+            NodeKind.Chain =>
+            [
+                Part($"channels/{id}", $"the channel of {model.Channels[id].Label}", Node($"/model/channels/{id}")),
+            ],
+            // What is forced is said beside; what is announced moves no value.
+            NodeKind.Sent or NodeKind.Announcement => [],
+        };
     }
+
+    private BasisPart[] OfControl(string id, string name) =>
+        [
+            Part($"controls/{id}", $"the control {name}", Node($"/transmitter/controls/{id}")),
+            Part($"trims/{id}", $"the trim of {name}", setup.Model.Trims.GetValueOrDefault(id)),
+        ];
 
     private BasisPart Forced(KeyValuePair<string, Channel> channel)
     {

@@ -71,7 +71,7 @@ internal sealed class BenchMap(ReducedModel model)
         {
             InputKind.Telemetry => bench.TelemetryLost || !bench.TransmitterOn ? ProofScope.TelemetryLost : 0,
             InputKind.Sensor => made.CellOf(bench.ReadingOf(made.Id)),
-            _ => made.CellOf(bench.SettingOf(made.Id)),
+            InputKind.Control => made.CellOf(bench.SettingOf(made.Id)),
         };
     }
 

@@ -99,6 +99,11 @@ public sealed class BenchReplay
                     )
                 );
                 break;
+            case MoveKind.ModelTime or MoveKind.SlowStep or MoveKind.BoardTime or MoveKind.Tremble:
+                // Time does it.
+                break;
+            default:
+                throw new ArgumentOutOfRangeException(nameof(step));
         }
     }
 
@@ -112,7 +117,7 @@ public sealed class BenchReplay
             case InputKind.Sensor:
                 Bench.Report(input.Id, new Reading(input.Setting));
                 break;
-            default:
+            case InputKind.Telemetry:
                 Bench.SetTelemetry(input.Setting == 0);
                 break;
         }

@@ -30,12 +30,10 @@ internal sealed class InputRoles(SignalPlan plan, PromiseCheck check, StopContro
         roles |= control is SwitchControl made && goesTo(made.Safe) ? Roles.ToSafeEnd : Roles.NotToSafeEnd;
         foreach (var function in plan.Setup.Board.Functions.Values)
             if (function.Control == id)
-                roles |= function.Kind switch
-                {
-                    FunctionKind.Arm => Roles.Arms,
-                    FunctionKind.ArmConsent => Roles.Consents,
-                    _ => Roles.None,
-                };
+                roles |=
+                    function.Kind == FunctionKind.Arm ? Roles.Arms
+                    : function.Kind == FunctionKind.ArmConsent ? Roles.Consents
+                    : Roles.None;
         if (check.Named?.Control == id)
             roles |= goesTo(check.Named.Value.Setting) ? Roles.Named : Roles.NamedAway;
         if ((check.LooksAt & (Roles.Stops | Roles.EndsThrust)) != 0)

@@ -74,7 +74,7 @@ internal sealed class OpenComparisons
         {
             { Kind: InputKind.Telemetry } => scope.Relevant.Where(n => n.Kind is NodeKind.Sensor or NodeKind.Condition),
             { Kind: InputKind.Sensor, Id: var id } => [new(NodeKind.Sensor, id)],
-            { Id: var id } => [new(NodeKind.Control, id)],
+            { Kind: InputKind.Control, Id: var id } => [new(NodeKind.Control, id)],
         };
 
     private int Number(Func<IReadOnlySet<ModelNode>, bool> stirs)

@@ -325,12 +325,11 @@ internal sealed class PromelaWriter(
         var memory = happening.Kind == MoveKind.TransmitterOn ? "0" : "now.mem";
         var on = happening.Kind == MoveKind.TransmitterOn ? "1" : "!off(now.sit)";
         var sets = model.Memory.EndingSets;
-        var parts = happening.Kind switch
-        {
-            MoveKind.ModelTime => Enumerable.Range(0, sets.Count).Where(i => !model.Memory.Slow.Contains(sets[i])),
-            MoveKind.SlowStep => Enumerable.Range(0, sets.Count).Where(i => model.Memory.Slow.Contains(sets[i])),
-            _ => [-1],
-        };
+        var slow = happening.Kind == MoveKind.SlowStep;
+        var parts =
+            slow || happening.Kind == MoveKind.ModelTime
+                ? Enumerable.Range(0, sets.Count).Where(i => model.Memory.Slow.Contains(sets[i]) == slow)
+                : [-1];
         foreach (var part in parts)
             for (var k = 0; k < most; k++)
             {

@@ -18,9 +18,11 @@ internal sealed class ProofWords(ProofScope scope, ReducedMemory memory)
     /// <param name="inputs">Where each moved input goes; at the start where each input stands.</param>
     /// <param name="wait">How long nothing is done before it.</param>
     public string Of(ProofMove? move, IReadOnlyList<StepInput> inputs, TimeSpan wait) =>
-        move?.Kind switch
+        move is null ? Start([.. inputs.Where(i => !IsAtStart(i))]) : Told(move, inputs, wait);
+
+    private string Told(ProofMove move, IReadOnlyList<StepInput> inputs, TimeSpan wait) =>
+        move.Kind switch
         {
-            null => Start([.. inputs.Where(i => !IsAtStart(i))]),
             MoveKind.Input => string.Join(" and at once: ", inputs.Select(Movement)) + ".",
             MoveKind.ModelTime => $"Wait {Seconds(wait)} until {Waiting(memory.EndingSets[move.Value])}.",
             MoveKind.SlowStep => $"Wait {Seconds(wait)} while what moves slowly goes on.",
@@ -35,15 +37,16 @@ internal sealed class ProofWords(ProofScope scope, ReducedMemory memory)
             {
                 Orientation.Level => "Put the craft level.",
                 Orientation.Tilted => $"Tilt the craft by more than {scope.Plan.Setup.Board.Guards.TiltLimit}.",
-                _ => "Turn the craft on its back.",
+                Orientation.UpsideDown => "Turn the craft on its back.",
             },
             MoveKind.Fix => move.Value != 0 ? "The board gets a position fix." : "The board loses its position fix.",
-            _ => (UsbState)move.Value switch
+            MoveKind.Cable => (UsbState)move.Value switch
             {
                 UsbState.None => "Take the cable for configuration off.",
                 UsbState.Connected => "Connect the board for configuration.",
-                _ => "Unlock arming while connected.",
+                UsbState.Unlocked => "Unlock arming while connected.",
             },
+            MoveKind.Tremble => "",
         };
 
     /// <summary>A step in which channels tremble, as a sentence.</summary>
@@ -113,7 +116,7 @@ internal sealed class ProofWords(ProofScope scope, ReducedMemory memory)
             MotorLevel.Off => "motors off",
             MotorLevel.Idle => "motors idle",
             MotorLevel.IdleWithControl => "motors idle under control",
-            _ => "motors at thrust",
+            MotorLevel.Thrust => "motors at thrust",
         };
         return board switch
         {
@@ -156,7 +159,7 @@ internal sealed class ProofWords(ProofScope scope, ReducedMemory memory)
         {
             InputKind.Telemetry => "Telemetry",
             InputKind.Sensor => scope.Plan.Setup.Model.Sensors[input.Id].Label,
-            _ => scope.Plan.Setup.Transmitter.Controls[input.Id].Name,
+            InputKind.Control => scope.Plan.Setup.Transmitter.Controls[input.Id].Name,
         };
 
     private string Movement(StepInput input) =>
@@ -164,7 +167,7 @@ internal sealed class ProofWords(ProofScope scope, ReducedMemory memory)
         {
             InputKind.Telemetry => input.Setting == 1 ? "Telemetry is lost" : "Telemetry is back",
             InputKind.Sensor => $"{Name(input)} reads {Place(input)}",
-            _ => Hand(input),
+            InputKind.Control => Hand(input),
         };
 
     private string Hand(StepInput input) =>
@@ -218,7 +221,7 @@ internal sealed class ProofWords(ProofScope scope, ReducedMemory memory)
             BoardTimer.Landing => $"Wait {time}: the landing is over.",
             BoardTimer.LowBefore => $"Leave the throttle low for {time}.",
             BoardTimer.AutomaticDisarm => $"Leave the throttle low for {time}: the board disarms by itself.",
-            _ => $"Wait {time}: the sensors are calibrated.",
+            BoardTimer.Calibration => $"Wait {time}: the sensors are calibrated.",
         };
     }
 }

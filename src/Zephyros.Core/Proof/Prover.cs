@@ -86,7 +86,7 @@ public sealed class Prover
             VerdictKind.Broken => 3,
             VerdictKind.Vacuous => 2,
             VerdictKind.NotProven => 1,
-            _ => 0,
+            VerdictKind.Proven => 0,
         };
 
     private static PromiseVerdict Worse(PromiseVerdict one, PromiseVerdict other) =>

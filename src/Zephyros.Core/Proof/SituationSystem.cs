@@ -165,14 +165,11 @@ internal sealed class SituationSystem
 
     /// <summary>Where telemetry as such stands after something happened, for an input of a cell; null when it stays.</summary>
     public int? TelemetryAfter(Happening happening) =>
-        model.Scope.TelemetryInput < 0
-            ? null
-            : happening.Kind switch
-            {
-                MoveKind.RadioLost or MoveKind.PowerOff or MoveKind.TransmitterOff => ProofScope.TelemetryLost,
-                MoveKind.RadioBack or MoveKind.PowerOn or MoveKind.TransmitterOn => happening.Value,
-                _ => null,
-            };
+        model.Scope.TelemetryInput < 0 ? null
+        : happening.Kind is MoveKind.RadioLost or MoveKind.PowerOff or MoveKind.TransmitterOff
+            ? ProofScope.TelemetryLost
+        : happening.Kind is MoveKind.RadioBack or MoveKind.PowerOn or MoveKind.TransmitterOn ? happening.Value
+        : null;
 
     /// <summary>True when a movement can be made in a situation: telemetry comes only by radio, from a craft with power.</summary>
     public bool Allows(int number, (int Input, int Cell)[] move)
@@ -357,8 +354,10 @@ internal sealed class SituationSystem
                         Fix = false,
                         Board = BoardMachine.LoseFix(board),
                     };
-            default:
+            case MoveKind.Input or MoveKind.ModelTime or MoveKind.SlowStep or MoveKind.Tremble:
                 return now;
+            default:
+                throw new ArgumentOutOfRangeException(nameof(happening));
         }
     }
 
@@ -389,7 +388,7 @@ internal sealed class SituationSystem
                 {
                     Orientation.Level => 0,
                     Orientation.Tilted => Math.Min(90, board.Guards.TiltLimit!.Value.Value + 1),
-                    _ => 180,
+                    Orientation.UpsideDown => 180,
                 }
             ),
             usb != UsbState.None,

@@ -204,7 +204,7 @@ internal static class ModelValidator
             ReferenceKind.Channel => setup.Model.Channels.ContainsKey(reference.Id),
             ReferenceKind.Condition => setup.Model.Conditions.ContainsKey(reference.Id),
             ReferenceKind.Sensor => setup.Model.Sensors.ContainsKey(reference.Id),
-            _ => setup.Model.States.ContainsKey(reference.Id),
+            ReferenceKind.State => setup.Model.States.ContainsKey(reference.Id),
         };
 
     private static string Missing(Setup setup, ModelReference reference) =>
@@ -212,6 +212,8 @@ internal static class ModelValidator
         {
             ReferenceKind.Control => $"{setup.Transmitter.Name} has no control \"{reference.Id}\".",
             ReferenceKind.State => $"The model has no flight state \"{reference.Id}\".",
-            var kind => $"The model has no {kind.ToString().ToLowerInvariant()} \"{reference.Id}\".",
+            ReferenceKind.Channel => $"The model has no channel \"{reference.Id}\".",
+            ReferenceKind.Condition => $"The model has no condition \"{reference.Id}\".",
+            ReferenceKind.Sensor => $"The model has no sensor \"{reference.Id}\".",
         };
 }

@@ -58,6 +58,8 @@ public static class ReportedChanges
             AnnouncementSubject.SignalLost => "signal-lost",
             AnnouncementSubject.SignalBack => "signal-back",
             AnnouncementSubject.Mode => function ?? "rate-flight",
-            _ => about.ToString().ToLowerInvariant(),
+            AnnouncementSubject.Armed => "armed",
+            AnnouncementSubject.Disarmed => "disarmed",
+            AnnouncementSubject.Other => "other",
         };
 }

@@ -30,7 +30,7 @@ public sealed record SerialFraming(int Baud, Parity Parity, int StopBits, bool I
             {
                 Parity.None => 'N',
                 Parity.Even => 'E',
-                _ => 'O',
+                Parity.Odd => 'O',
             };
             return $"{DataBits}{parity}{StopBits}{(Inverted ? ", inverted (idles low)" : ", idles high")}";
         }

@@ -28,6 +28,7 @@ public sealed record ConditionView(string Sentence, IReadOnlyList<string> UsedBy
             NodeKind.State => "a flight state",
             NodeKind.Announcement => $"announcement “{model.Announcements[reference.Owner.Id].Says}”",
             NodeKind.Sent => $"override on {model.Channels[reference.Owner.Id].Label}",
-            _ => $"channel {model.Channels[reference.Owner.Id].Label}",
+            NodeKind.Chain => $"channel {model.Channels[reference.Owner.Id].Label}",
+            NodeKind.Control or NodeKind.Sensor => throw new ArgumentOutOfRangeException(nameof(reference)),
         };
 }

@@ -192,9 +192,11 @@ public sealed class ModelPlan
                     case OpCode.State:
                         value = StateValue(op, value, registers);
                         break;
-                    default:
+                    case OpCode.KeepChain:
                         registers[op.A] = value;
                         continue;
+                    default:
+                        throw new InvalidOperationException($"{op.Code} is no step of a chain.");
                 }
             else if (op.Code == OpCode.Slow)
                 memory.Cells[op.A] = value;
@@ -259,8 +261,10 @@ public sealed class ModelPlan
                 return TimedOps.Delay(op, passed, memory);
             case OpCode.Press:
                 return TimedOps.Press(op, passed, memory);
-            default:
+            case OpCode.ChooseState:
                 return FirstHolding(stateLists[op.A], registers);
+            default:
+                throw new InvalidOperationException($"{op.Code} decides nothing.");
         }
     }
 

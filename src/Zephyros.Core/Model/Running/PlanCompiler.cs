@@ -68,6 +68,11 @@ internal sealed class PlanCompiler
                 case NodeKind.Chain:
                     Chain(planned[node.Id]);
                     break;
+                case NodeKind.Control or NodeKind.Sensor or NodeKind.Sent or NodeKind.Announcement:
+                    // Nothing is worked out for it here.
+                    break;
+                default:
+                    throw new InvalidOperationException($"{node.Kind} is not known.");
             }
 
             Sections.Add(new PlanSection(node, first, Program.Count - first));

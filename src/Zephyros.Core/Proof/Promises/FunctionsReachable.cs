@@ -92,12 +92,9 @@ public sealed class FunctionsReachable : Promise
         };
 
     private static bool Fits(FunctionKind kind, BoardState board) =>
-        kind switch
-        {
-            FunctionKind.SelfRight => board is { ForSelfRight: true, Motors: MotorLevel.Thrust },
-            FunctionKind.Beeper => !board.Armed,
-            _ => true,
-        };
+        kind == FunctionKind.SelfRight
+            ? board is { ForSelfRight: true, Motors: MotorLevel.Thrust }
+            : kind != FunctionKind.Beeper || !board.Armed;
 
     // Remembers that the function was off where it is planned because something else had its channel, and waits until it is on again.
     private sealed class GivesBack(ulong there, ulong bit) : Watch

@@ -47,10 +47,7 @@ internal sealed record MemoryPart(int Op, ModelNode Owner, OpCode Code, int Coun
     }
 
     private static int StatesOf(in Op op) =>
-        op.Code switch
-        {
-            OpCode.Latch or OpCode.Delay => 2,
-            OpCode.Press => double.IsPositiveInfinity(op.Q) ? 2 : 5,
-            _ => 1,
-        };
+        op.Code == OpCode.Press && !double.IsPositiveInfinity(op.Q) ? 5
+        : op.Code is OpCode.Latch or OpCode.Delay or OpCode.Press ? 2
+        : 1;
 }

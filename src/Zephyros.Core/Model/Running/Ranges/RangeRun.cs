@@ -208,9 +208,11 @@ internal sealed class RangeRun
                 if (state >= 0 && !double.IsNaN(plan.StateValues[op.A][state]))
                     passing = ValueRange.Exactly(plan.StateValues[op.A][state]);
                 break;
-            default:
+            case OpCode.KeepChain:
                 registers[op.A] = passing;
                 break;
+            default:
+                throw new InvalidOperationException($"{op.Code} is no step of a chain.");
         }
     }
 
@@ -289,8 +291,10 @@ internal sealed class RangeRun
                 return Delay(partOf[index], op);
             case OpCode.Press:
                 return Press(partOf[index], op);
-            default:
+            case OpCode.ChooseState:
                 return FirstHolding(plan.StateLists[op.A]);
+            default:
+                throw new InvalidOperationException($"{op.Code} decides nothing.");
         }
     }
 
