@@ -44,21 +44,12 @@ public sealed class ChannelUnused : IFindingRule
                     new Fix(
                         "remove",
                         "Takes the channel out of the model, with the overrides on it.",
-                        Edits.InModel(setup, $"Remove channel {channel.Number.Value}", m => Without(m, id))
+                        Removals.Of(setup, $"/model/channels/{id}")!.Edit!
                     ),
                 ],
             };
         }
     }
-
-    private static TransmitterModel Without(TransmitterModel model, string channelId) =>
-        model with
-        {
-            Channels = model.Channels.Remove(channelId),
-            Overrides = model.Overrides.RemoveRange(
-                model.Overrides.Where(o => o.Value.Channel == channelId).Select(o => o.Key)
-            ),
-        };
 
     private static string Capital(string text) => char.ToUpperInvariant(text[0]) + text[1..];
 }

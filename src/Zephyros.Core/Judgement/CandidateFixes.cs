@@ -123,22 +123,9 @@ internal static class CandidateFixes
                     $"without/{id}",
                     $"Board without {function.Label}",
                     "The function is taken off the board; its switch no longer starts a motor.",
-                    Without(setup, id)
+                    Removals.WithoutFunction(setup, id)
                 );
     }
-
-    // What announces the function goes with it.
-    private static Setup Without(Setup setup, string id) =>
-        setup with
-        {
-            Board = setup.Board with { Functions = setup.Board.Functions.Remove(id) },
-            Model = setup.Model with
-            {
-                Announcements = setup.Model.Announcements.RemoveRange(
-                    setup.Model.Announcements.Where(a => a.Value.Function == id).Select(a => a.Key)
-                ),
-            },
-        };
 
     // The band that holds what the planned positions send and nothing else that the control sends.
     private static (Microseconds Low, Microseconds High)? AsPlanned(SignalPlan plan, BoardFunction function)

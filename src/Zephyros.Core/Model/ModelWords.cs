@@ -54,6 +54,19 @@ public sealed class ModelWords(Transmitter transmitter, TransmitterModel model)
             _ => "",
         };
 
+    /// <summary>What a reference belongs to: "channel Throttle", "a flight state", "override on Throttle".</summary>
+    public static string Owner(TransmitterModel model, ModelNode owner) =>
+        owner.Kind switch
+        {
+            NodeKind.Condition => $"“{model.Conditions[owner.Id].Label}”",
+            NodeKind.State => "a flight state",
+            NodeKind.Announcement => $"announcement “{model.Announcements[owner.Id].Says}”",
+            NodeKind.Sent => $"override on {model.Channels[owner.Id].Label}",
+            NodeKind.Chain => $"channel {model.Channels[owner.Id].Label}",
+            NodeKind.Control => "a trim",
+            NodeKind.Sensor => $"sensor {model.Sensors[owner.Id].Label}",
+        };
+
     /// <summary>A test as one plain sentence without its full stop: "Left shoulder is far and throttle is below -98 %".</summary>
     public string Of(Test test) => Sentence(test, inside: false);
 

@@ -13,22 +13,11 @@ public sealed record ConditionView(string Sentence, IReadOnlyList<string> UsedBy
         var users = ModelReferences
             .Of(model)
             .Where(r => r.Kind == ReferenceKind.Condition)
-            .ToLookup(r => r.Id, r => User(model, r), StringComparer.Ordinal);
+            .ToLookup(r => r.Id, r => ModelWords.Owner(model, r.Owner), StringComparer.Ordinal);
         return model.Conditions.ToDictionary(
             c => c.Key,
             c => new ConditionView(words.Of(c.Value.Test), [.. users[c.Key].Distinct(StringComparer.Ordinal)]),
             StringComparer.Ordinal
         );
     }
-
-    private static string User(TransmitterModel model, ModelReference reference) =>
-        reference.Owner.Kind switch
-        {
-            NodeKind.Condition => $"“{model.Conditions[reference.Owner.Id].Label}”",
-            NodeKind.State => "a flight state",
-            NodeKind.Announcement => $"announcement “{model.Announcements[reference.Owner.Id].Says}”",
-            NodeKind.Sent => $"override on {model.Channels[reference.Owner.Id].Label}",
-            NodeKind.Chain => $"channel {model.Channels[reference.Owner.Id].Label}",
-            NodeKind.Control or NodeKind.Sensor => throw new ArgumentOutOfRangeException(nameof(reference)),
-        };
 }

@@ -37,7 +37,18 @@ internal static class PlanningEndpoints
             .WithName("PutStateTable")
             .Accepts<StateTableRequest>("application/json")
             .Changes();
+        setups.MapGet("/{id}/removals", AskRemoval).WithName("GetRemoval").Finds<Removal>();
     }
+
+    private static IResult AskRemoval(string id, string place, SetupStore store) =>
+        Asking.Answer(
+            store,
+            id,
+            setup =>
+                Removals.Of(setup, place) is { } removal
+                    ? TypedResults.Ok(removal)
+                    : Problem.NotFound($"There is nothing at {place} that can be removed.")
+        );
 
     private static IResult List(string id, SetupStore store) =>
         store.Find(id) is { } stored

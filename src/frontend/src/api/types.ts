@@ -18,6 +18,7 @@ export type BoardFunction = Schemas['BoardFunction'];
 export type Finding = Schemas['Finding'];
 export type BenchMessage = Schemas['BenchMessage'];
 export type LogEntry = Schemas['LogEntry'];
+export type Removal = Schemas['Removal'];
 export type UnreadableDocument = Schemas['UnreadableDocument'];
 export type ArmGuards = Schemas['ArmGuards'];
 export type TraceStop = Schemas['TraceStop'];

@@ -2,7 +2,7 @@ import { useQueryClient } from '@tanstack/react-query';
 import { useCallback, useRef, useState } from 'react';
 import { answer, api, ProblemError } from '../api/client';
 import { setupQuery, setupsQuery } from '../api/queries';
-import type { SetupDocument, SetupEdit } from '../api/types';
+import type { Removal, SetupDocument, SetupEdit } from '../api/types';
 
 /** Whether the last change is saved. */
 type SaveState = { kind: 'saved' } | { kind: 'saving' } | { kind: 'failed'; reason: string };
@@ -26,6 +26,8 @@ export interface Changes {
   useProfile: (profile: string, mode: number) => Promise<unknown>;
   /** Puts the signal quality onto a channel. */
   putQuality: (way: 'receiver' | 'transmitter', channel: number, sensor?: string) => Promise<unknown>;
+  /** What taking a thing out means; null when that could not be asked. */
+  removalOf: (place: string) => Promise<Removal | null>;
   undo: () => Promise<unknown>;
   redo: () => Promise<unknown>;
 }
@@ -107,6 +109,16 @@ export function useChanges(id: string): Changes {
       run((current) => answer(api.PUT('/api/setups/{id}/link-profile', { ...at(current), body: { profile, mode } }))),
     putQuality: (way, channel, sensor) =>
       run((current) => answer(api.PUT('/api/setups/{id}/quality', { ...at(current), body: { way, channel, sensor } }))),
+    removalOf: async (place) => {
+      try {
+        // What is being saved comes first.
+        await queue.current;
+        return await answer(api.GET('/api/setups/{id}/removals', { params: { path: { id }, query: { place } } }));
+      } catch (error) {
+        setState({ kind: 'failed', reason: error instanceof Error ? error.message : String(error) });
+        return null;
+      }
+    },
     // Whether there is anything to take back is known only when the changes before it are through.
     undo: () =>
       run(async (current) =>

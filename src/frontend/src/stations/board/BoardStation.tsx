@@ -55,16 +55,6 @@ function SettingsPart({ setup, view, changes }: Omit<Props, 'id'>) {
         { path: ['board', 'functions', id, 'planned'], value: undefined },
       ]),
     );
-  // What announces a function goes with it.
-  const removeFunction = (id: string) =>
-    void changes.edit(
-      makeEdit(`Remove ${board.functions[id]?.label}`, setup, [
-        { path: ['board', 'functions', id], value: undefined },
-        ...Object.entries(setup.model.announcements ?? {})
-          .filter(([, made]) => made.function === id)
-          .map(([key]) => ({ path: ['model', 'announcements', key], value: undefined })),
-      ]),
-    );
   return (
     <>
       <p className="mb-3 max-w-[75ch] text-soft">
@@ -155,7 +145,7 @@ function SettingsPart({ setup, view, changes }: Omit<Props, 'id'>) {
       <AxisBars map={board.map} />
       <Spans spans={board.spans ?? {}} put={put} />
       <Wander wander={board.wander ?? {}} put={put} />
-      <FunctionTable setup={setup} controls={view.controls} put={put} remove={removeFunction} meanFor={meanFor} />
+      <FunctionTable setup={setup} controls={view.controls} put={put} changes={changes} meanFor={meanFor} />
       <PositionTable rows={view.rows} setup={setup} />
     </>
   );

@@ -1,19 +1,20 @@
-import { Trash2 } from 'lucide-react';
 import { freeId } from '../../api/edits';
 import { listed, nameOf } from '../../api/listed';
 import type { BoardFunction, ControlView, Setup } from '../../api/types';
-import { PlannedPositions } from './PlannedPositions';
+import { RemoveButton } from '../../setup/RemoveButton';
+import type { Changes } from '../../setup/useChanges';
 import { ActionMenu } from '../../ui/ActionMenu';
 import { NumberField } from '../../ui/NumberField';
 import { SelectField } from '../../ui/SelectField';
 import { TextField } from '../../ui/TextField';
+import { PlannedPositions } from './PlannedPositions';
 
 interface Props {
   setup: Setup;
   controls: readonly ControlView[];
   put: (title: string, path: string[], value: unknown) => void;
   /** Takes a function off the board. */
-  remove: (id: string) => void;
+  changes: Changes;
   /** Means a function for another control; positions that were planned for the old one go. */
   meanFor: (id: string, control: string) => void;
 }
@@ -45,7 +46,7 @@ const KINDS: Record<BoardFunction['kind'], string> = {
 const ORDER = Object.keys(KINDS);
 
 /** What the board does on each AUX channel, one line a function: name, channel, band and the control that is meant to work it. */
-export function FunctionTable({ setup, controls: views, put, remove, meanFor }: Props) {
+export function FunctionTable({ setup, controls: views, put, changes, meanFor }: Props) {
   const { functions } = setup.board;
   const rows = Object.entries(functions).sort(
     ([, a], [, b]) => ORDER.indexOf(a.kind) - ORDER.indexOf(b.kind) || a.aux - b.aux || a.low - b.low,
@@ -95,7 +96,7 @@ export function FunctionTable({ setup, controls: views, put, remove, meanFor }: 
                 controls={controls}
                 positions={views.find((c) => c.id === made.control)?.positions ?? []}
                 put={put}
-                remove={remove}
+                changes={changes}
                 meanFor={meanFor}
               />
             ))}
@@ -119,11 +120,11 @@ interface RowProps {
   controls: readonly { value: string; label: string }[];
   positions: ControlView['positions'];
   put: Props['put'];
-  remove: Props['remove'];
+  changes: Changes;
   meanFor: Props['meanFor'];
 }
 
-function FunctionRow({ id, made, controls, positions, put, remove, meanFor }: RowProps) {
+function FunctionRow({ id, made, controls, positions, put, changes, meanFor }: RowProps) {
   const at = (member: string) => ['functions', id, member];
   const band = (member: 'low' | 'high', label: string, words: string) => (
     <NumberField
@@ -179,14 +180,7 @@ function FunctionRow({ id, made, controls, positions, put, remove, meanFor }: Ro
         <PlannedPositions made={made} positions={positions} onChange={(title, v) => put(title, at('planned'), v)} />
       </td>
       <td className="text-right">
-        <button
-          type="button"
-          aria-label={`Remove ${made.label}`}
-          className="rounded p-2 hover:bg-hair"
-          onClick={() => remove(id)}
-        >
-          <Trash2 size={15} aria-hidden />
-        </button>
+        <RemoveButton place={`/board/functions/${id}`} name={made.label} changes={changes} />
       </td>
     </tr>
   );

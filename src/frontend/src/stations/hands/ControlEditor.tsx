@@ -1,8 +1,7 @@
-import { Trash2 } from 'lucide-react';
 import { makeEdit } from '../../api/edits';
 import type { Control, Setup } from '../../api/types';
+import { RemoveButton } from '../../setup/RemoveButton';
 import type { Changes } from '../../setup/useChanges';
-import { Button } from '../../ui/Button';
 import { NumberField } from '../../ui/NumberField';
 import { SelectField } from '../../ui/SelectField';
 import { TextField } from '../../ui/TextField';
@@ -113,9 +112,9 @@ export function ControlEditor({ id, control, setup, changes }: Props) {
         </div>
       )}
       {control.kind !== 'stick' && (
-        <Button className="self-start" onClick={() => replace(`Remove ${control.label}`, undefined)}>
-          <Trash2 size={15} aria-hidden /> Remove the control
-        </Button>
+        <RemoveButton place={`/transmitter/controls/${id}`} name={control.label} changes={changes}>
+          Remove the control
+        </RemoveButton>
       )}
     </>
   );

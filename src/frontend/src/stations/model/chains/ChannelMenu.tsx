@@ -1,8 +1,7 @@
-import { Trash2 } from 'lucide-react';
 import { makeEdit } from '../../../api/edits';
 import type { Channel, Setup } from '../../../api/types';
+import { RemoveButton } from '../../../setup/RemoveButton';
 import type { Changes } from '../../../setup/useChanges';
-import { Button } from '../../../ui/Button';
 import { NumberField } from '../../../ui/NumberField';
 import { Popup } from '../../../ui/Popup';
 import { TextField } from '../../../ui/TextField';
@@ -19,15 +18,6 @@ export function ChannelMenu({ id, channel, setup, changes }: Props) {
   const limit = setup.transmitter.shortNames ?? 0;
   const put = (title: string, member: string, value: unknown) =>
     void changes.edit(makeEdit(title, setup, [{ path: ['model', 'channels', id, member], value }]));
-  const remove = () => {
-    const overrides = Object.entries(setup.model.overrides ?? {}).filter(([, o]) => o.channel === id);
-    void changes.edit(
-      makeEdit(`Remove channel ${channel.number}`, setup, [
-        ...overrides.map(([key]) => ({ path: ['model', 'overrides', key], value: undefined })),
-        { path: ['model', 'channels', id], value: undefined },
-      ]),
-    );
-  };
   return (
     <Popup
       label={`Channel ${channel.number}`}
@@ -64,9 +54,9 @@ export function ChannelMenu({ id, channel, setup, changes }: Props) {
           onCommit={(v) => put(`${channel.label} on channel ${v}`, 'number', v)}
         />
       </div>
-      <Button className="self-start" onClick={remove}>
-        <Trash2 size={15} aria-hidden /> Remove the channel
-      </Button>
+      <RemoveButton place={`/model/channels/${id}`} name={channel.label} changes={changes}>
+        Remove the channel
+      </RemoveButton>
     </Popup>
   );
 }

@@ -1,7 +1,8 @@
-import { Plus, Trash2 } from 'lucide-react';
+import { Plus } from 'lucide-react';
 import { freeId, makeEdit } from '../../../api/edits';
 import { listed } from '../../../api/listed';
 import type { Announcement, AnnouncementSubject, Setup, SetupView } from '../../../api/types';
+import { RemoveButton } from '../../../setup/RemoveButton';
 import type { Changes } from '../../../setup/useChanges';
 import { Button } from '../../../ui/Button';
 import { EnabledBox } from '../../../ui/EnabledBox';
@@ -31,10 +32,6 @@ export function AnnouncementTable({ setup, view, changes }: Props) {
   const { conditions = {}, announcements = {} } = setup.model;
   const put = (title: string, id: string, made: Announcement) =>
     void changes.edit(makeEdit(title, setup, [{ path: ['model', 'announcements', id], value: made }]));
-  const remove = (id: string, made: Announcement) =>
-    void changes.edit(
-      makeEdit(`Say “${made.says}” no more`, setup, [{ path: ['model', 'announcements', id], value: undefined }]),
-    );
   const modes: Option[] = view.modes.map((id) => ({
     value: MODE + id,
     label: `it flies by ${setup.board.functions[id]?.label}`,
@@ -122,9 +119,7 @@ export function AnnouncementTable({ setup, view, changes }: Props) {
                 enabled={made.enabled !== false}
                 onChange={(v) => put(`“${made.says}” ${v ? 'enabled' : 'not enabled'}`, id, { ...made, enabled: v })}
               />
-              <Button look="bare" aria-label={`Remove “${made.says}”`} onClick={() => remove(id, made)}>
-                <Trash2 size={15} aria-hidden />
-              </Button>
+              <RemoveButton place={`/model/announcements/${id}`} name={`“${made.says}”`} changes={changes} />
             </div>
           </li>
         ))}

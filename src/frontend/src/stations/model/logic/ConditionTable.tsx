@@ -1,9 +1,10 @@
-import { Pencil, Plus, Trash2 } from 'lucide-react';
+import { Pencil, Plus } from 'lucide-react';
 import { useState } from 'react';
 import { freeId, makeEdit } from '../../../api/edits';
 import { listed } from '../../../api/listed';
 import type { Condition, Setup, SetupView } from '../../../api/types';
 import { useBenchState } from '../../../bench/BenchProvider';
+import { RemoveButton } from '../../../setup/RemoveButton';
 import type { Changes } from '../../../setup/useChanges';
 import { Button } from '../../../ui/Button';
 import { Lamp } from '../../../ui/Lamp';
@@ -58,18 +59,7 @@ export function ConditionTable({ setup, view, changes }: Props) {
               <Button look="bare" aria-label={`Edit ${condition.label}`} onClick={() => setOpen(id)}>
                 <Pencil size={15} aria-hidden />
               </Button>
-              <Button
-                look="bare"
-                aria-label={`Remove ${condition.label}`}
-                disabled={(view.conditions[id]?.usedBy.length ?? 0) > 0}
-                onClick={() =>
-                  void changes.edit(
-                    makeEdit(`Remove “${condition.label}”`, setup, [{ path: path(id), value: undefined }]),
-                  )
-                }
-              >
-                <Trash2 size={15} aria-hidden />
-              </Button>
+              <RemoveButton place={`/model/conditions/${id}`} name={condition.label} changes={changes} />
             </span>
           </li>
         ))}

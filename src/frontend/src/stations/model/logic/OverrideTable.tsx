@@ -1,8 +1,9 @@
-import { Plus, Trash2 } from 'lucide-react';
+import { Plus } from 'lucide-react';
 import { freeId, makeEdit } from '../../../api/edits';
 import { listed } from '../../../api/listed';
 import type { Setup } from '../../../api/types';
 import { useBenchState } from '../../../bench/BenchProvider';
+import { RemoveButton } from '../../../setup/RemoveButton';
 import type { Changes } from '../../../setup/useChanges';
 import { Button } from '../../../ui/Button';
 import { EnabledBox } from '../../../ui/EnabledBox';
@@ -87,17 +88,7 @@ export function OverrideTable({ setup, changes }: Props) {
               enabled={made.enabled !== false}
               onChange={(v) => put(`${made.label} ${v ? 'enabled' : 'not enabled'}`, id, 'enabled', v)}
             />
-            <Button
-              look="bare"
-              aria-label={`Remove ${made.label}`}
-              onClick={() =>
-                void changes.edit(
-                  makeEdit(`Remove ${made.label}`, setup, [{ path: ['model', 'overrides', id], value: undefined }]),
-                )
-              }
-            >
-              <Trash2 size={15} aria-hidden />
-            </Button>
+            <RemoveButton place={`/model/overrides/${id}`} name={made.label} changes={changes} />
           </li>
         ))}
       </ul>

@@ -1,8 +1,9 @@
-import { Plus, Trash2 } from 'lucide-react';
+import { Plus } from 'lucide-react';
 import { freeId, makeEdit } from '../../../api/edits';
 import { listed } from '../../../api/listed';
 import type { Setup, SetupView } from '../../../api/types';
 import { useBench, useBenchState } from '../../../bench/BenchProvider';
+import { RemoveButton } from '../../../setup/RemoveButton';
 import type { Changes } from '../../../setup/useChanges';
 import { Button } from '../../../ui/Button';
 import { NumberField } from '../../../ui/NumberField';
@@ -98,17 +99,7 @@ export function SensorTable({ setup, view, changes }: Props) {
                   </b>
                 </span>
               </label>
-              <Button
-                look="bare"
-                aria-label={`Remove ${sensor.label}`}
-                onClick={() =>
-                  void changes.edit(
-                    makeEdit(`Remove ${sensor.label}`, setup, [{ path: ['model', 'sensors', id], value: undefined }]),
-                  )
-                }
-              >
-                <Trash2 size={15} aria-hidden />
-              </Button>
+              <RemoveButton place={`/model/sensors/${id}`} name={sensor.label} changes={changes} />
             </li>
           );
         })}

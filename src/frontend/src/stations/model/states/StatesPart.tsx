@@ -4,6 +4,7 @@ import { freeId, makeEdit } from '../../../api/edits';
 import { listed } from '../../../api/listed';
 import type { Setup, SetupView } from '../../../api/types';
 import { useBenchState } from '../../../bench/BenchProvider';
+import { RemoveButton } from '../../../setup/RemoveButton';
 import type { Changes } from '../../../setup/useChanges';
 import { ActionMenu } from '../../../ui/ActionMenu';
 import { Button } from '../../../ui/Button';
@@ -156,20 +157,7 @@ export function StatesPart({ setup, view, changes }: Props) {
                   )}
                 </td>
                 <td>
-                  <Button
-                    look="bare"
-                    aria-label={`Remove ${name(row.state)}`}
-                    onClick={() =>
-                      void changes.edit(
-                        makeEdit(`Remove ${name(row.state)}`, setup, [
-                          ...cellsOf(setup, row.state),
-                          { path: ['model', 'states', row.state], value: undefined },
-                        ]),
-                      )
-                    }
-                  >
-                    <Trash2 size={15} aria-hidden />
-                  </Button>
+                  <RemoveButton place={`/model/states/${row.state}`} name={name(row.state)} changes={changes} />
                 </td>
               </tr>
             ))}
@@ -222,16 +210,5 @@ function Combinations({ view, name }: { view: SetupView; name: (state: string) =
       </table>
       {count > shown.length && <p className="text-soft">These are the first {shown.length}.</p>}
     </details>
-  );
-}
-
-/** The values that chains hold for a state that goes. */
-function cellsOf(setup: Setup, state: string) {
-  return Object.entries(setup.model.channels).flatMap(([channel, made]) =>
-    Object.entries(made.steps ?? {}).flatMap(([step, s]) =>
-      s.kind === 'state' && s.values && state in s.values
-        ? [{ path: ['model', 'channels', channel, 'steps', step, 'values', state], value: undefined }]
-        : [],
-    ),
   );
 }
