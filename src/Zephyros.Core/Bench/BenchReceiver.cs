@@ -16,13 +16,16 @@ internal sealed class BenchReceiver
     private WireLine line;
     private int[] output;
     private int[] arrived;
+    private Microseconds[] heard;
     private bool fresh;
+    private bool sent;
 
     public BenchReceiver(SignalPlan plan)
     {
         this.plan = plan;
         way = new RadioWay(plan.Setup.Air);
         (line, output, arrived) = Connect();
+        heard = new Microseconds[plan.Setup.Transmitter.Channels];
     }
 
     /// <summary>True when it has had a frame by radio since it got power.</summary>
@@ -34,17 +37,25 @@ internal sealed class BenchReceiver
     /// <summary>The counts that the board decoded last.</summary>
     public ReadOnlySpan<int> Arrived => arrived;
 
+    /// <summary>What the transmitter sent in the last packet that arrived; null before the first one since it got power.</summary>
+    public IReadOnlyList<Microseconds>? Heard => Linked ? heard : null;
+
+    /// <summary>The counts of the last frame that it sent; null before the first one since it got power.</summary>
+    public IReadOnlyList<int>? Sent => sent ? output : null;
+
     /// <summary>Takes another revision of the setup.</summary>
     /// <returns>True when the wire is another one, on which nothing was sent yet.</returns>
     public bool Replace(SignalPlan next, TimeSpan now)
     {
         var before = plan.Setup;
         plan = next;
+        Array.Resize(ref heard, next.Setup.Transmitter.Channels);
         if (!SetupJson.Same(before.Air, next.Setup.Air))
             SetDistance(way.At?.Distance, now);
         if (before.Wire == next.Setup.Wire)
             return false;
         (line, output, arrived) = Connect();
+        sent = false;
         return true;
     }
 
@@ -53,7 +64,7 @@ internal sealed class BenchReceiver
         way = distance is { } far ? new RadioWay(plan.Setup.Air, far, now, seed: 1) : new RadioWay(plan.Setup.Air);
 
     /// <summary>It has lost its power, or just got it.</summary>
-    public void Restart() => Linked = false;
+    public void Restart() => Linked = sent = false;
 
     /// <summary>True when it sends frames while it has power.</summary>
     /// <param name="sending">True while the transmitter sends and nothing blocks the link.</param>
@@ -72,10 +83,10 @@ internal sealed class BenchReceiver
     }
 
     /// <summary>Puts a frame on the wire.</summary>
-    /// <param name="counts">What the transmitter sends.</param>
+    /// <param name="values">What the transmitter sends.</param>
     /// <param name="sending">True while it does, and nothing blocks the link.</param>
     /// <returns>True when a good frame has got to the board; see <see cref="Arrived"/>.</returns>
-    public bool SendFrame(ReadOnlySpan<int> counts, bool sending)
+    public bool SendFrame(SignalValues values, bool sending)
     {
         var radio = sending && way.Up;
         if (!radio && plan.Setup.Air.OnLoss == ReceiverLoss.Silent)
@@ -83,8 +94,13 @@ internal sealed class BenchReceiver
         if (!radio)
             Substitute();
         else if (fresh || !Linked)
-            counts.CopyTo(output);
+        {
+            values.Counts.CopyTo(output, 0);
+            values.Sent.CopyTo(heard, 0);
+        }
+
         Linked |= radio;
+        sent = true;
         return line.Carry(output, arrived);
     }
 

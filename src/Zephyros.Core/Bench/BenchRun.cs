@@ -18,6 +18,7 @@ public sealed class BenchRun
     private readonly BenchReceiver receiver;
     private readonly BarWatch watch = new();
     private readonly BoardClock clock = new();
+    private readonly BenchAgenda agenda;
     private BoardState board;
     private BoardReading reading;
     private Surroundings surroundings;
@@ -36,6 +37,7 @@ public sealed class BenchRun
         transmitter = new BenchTransmitter(plan);
         seen = new Microseconds[Values.Received.Length];
         receiver = new BenchReceiver(plan);
+        agenda = Agenda();
         board = BoardMachine.PowerUp(plan.Board);
         clock.Follow(plan.Board, board, now);
         RunModel();
@@ -248,36 +250,34 @@ public sealed class BenchRun
     /// <param name="to">The time to reach. An earlier time than <see cref="Now"/> changes nothing.</param>
     public void AdvanceTo(TimeSpan to)
     {
-        while (true)
+        while (agenda.Next is var (part, at) && at <= to)
         {
-            var frame = Sends ? nextFrame : TimeSpan.MaxValue;
-            var (timer, loss) = clock.Next;
-            var model = transmitter.NextModel;
-            var repeat = transmitter.NextSaying;
-            // A frame that comes at the very moment of a loss is in time, and it carries what the model has just worked out.
-            var start = transmitter.Starting;
-            var due = frame <= loss ? frame : loss;
-            due = model <= due ? model : due;
-            due = repeat < due ? repeat : due;
-            due = start < due ? start : due;
-            if (due > to)
-                break;
-            now = due;
-            if (start == due)
-                SetTransmitter(true);
-            else if (repeat == due)
-                Log.Say(now, transmitter.Repeat(now));
-            else if (model == due)
-                RunModel();
-            else if (frame <= loss)
-                SendFrame();
-            else
-                Become(BoardMachine.Elapse(plan.Board, board, timer, surroundings.Fix));
+            now = at;
+            part.Act();
         }
 
         if (to > now)
             now = to;
     }
+
+    // In the order of the path, which decides at the same instant: what the model has just worked out is in the frame, and a frame that
+    // comes at the very moment of a loss is in time.
+    private BenchAgenda Agenda() =>
+        new(
+            new BenchPart("the transmitter has started", () => transmitter.Starting, () => SetTransmitter(true)),
+            new BenchPart(
+                "something is said again",
+                () => transmitter.NextSaying,
+                () => Log.Say(now, transmitter.Repeat(now))
+            ),
+            new BenchPart("the model goes on", () => transmitter.NextModel, RunModel),
+            new BenchPart("the receiver sends a frame", () => Sends ? nextFrame : TimeSpan.MaxValue, SendFrame),
+            new BenchPart(
+                "a timer of the board is over",
+                () => clock.Next.Due,
+                () => Become(BoardMachine.Elapse(plan.Board, board, clock.Next.Timer, surroundings.Fix))
+            )
+        );
 
     /// <summary>The picture at this moment.</summary>
     /// <param name="follow">The control to follow; an unknown id follows the first control.</param>
@@ -319,10 +319,20 @@ public sealed class BenchRun
             Surroundings = surroundings,
             Board = BoardReport.Of(plan, board, reading),
             Motors = board.Motors,
-            Trace = new PathTracer(plan, Values, board, seen).Follow(followed),
+            Trace = new PathTracer(plan, Values, OnTheWay, board, seen).Follow(followed),
             Log = Log.After(known),
         };
     }
+
+    private OnTheWay OnTheWay =>
+        new(
+            receiver.Heard,
+            receiver.Sent,
+            Power && Sending && receiver.Way.Up,
+            !Power ? "the receiver has no power"
+                : receiver.Sends(Sending && receiver.Way.Up) ? ""
+                : "the receiver sends nothing"
+        );
 
     /// <summary>Every channel at three places, and where they first part.</summary>
     public IReadOnlyList<ChannelTruth> Truth() =>
@@ -376,7 +386,7 @@ public sealed class BenchRun
         nextFrame = now + plan.Setup.Wire.FramePeriod.ToTimeSpan();
         if (receiver.TakePackets(now))
             ShowQuality();
-        if (receiver.SendFrame(Values.Counts, Sending))
+        if (receiver.SendFrame(Values, Sending))
             Receive();
     }
 

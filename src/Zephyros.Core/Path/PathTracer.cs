@@ -13,14 +13,23 @@ public sealed class PathTracer
     private readonly SignalValues values;
     private readonly BoardState board;
     private readonly IReadOnlyList<Microseconds> seen;
+    private readonly OnTheWay way;
 
     /// <summary>Prepares to follow controls at one moment.</summary>
     /// <param name="plan">The compiled setup.</param>
-    /// <param name="values">The values up to the wire.</param>
+    /// <param name="values">The hands, and what the model makes of them.</param>
+    /// <param name="way">What is between the model and the board.</param>
     /// <param name="board">The state of the board.</param>
-    /// <param name="seen">What the board received last; the same as the wire's values while frames arrive.</param>
-    public PathTracer(SignalPlan plan, SignalValues values, BoardState board, IReadOnlyList<Microseconds> seen)
+    /// <param name="seen">What the board received last.</param>
+    public PathTracer(
+        SignalPlan plan,
+        SignalValues values,
+        OnTheWay way,
+        BoardState board,
+        IReadOnlyList<Microseconds> seen
+    )
     {
+        this.way = way;
         this.plan = plan;
         this.values = values;
         this.board = board;
@@ -158,8 +167,10 @@ public sealed class PathTracer
 
     private TraceStop AtAir(ChannelNumber number)
     {
-        var (sent, pulse) = OverLink(number);
-        var count = values.Counts[number.Value - 1];
+        if (!way.Packets || way.Sent is not { } packet)
+            return Ended(Station.Air, "no packets arrive");
+        var (sent, pulse) = OverLink(number, packet);
+        var count = plan.Wire.ToCount(pulse, plan.Setup.Wire.Rounding);
         var link = plan.Setup.Air;
         return new TraceStop(
             Station.Air,
@@ -175,10 +186,10 @@ public sealed class PathTracer
         );
     }
 
-    // What the transmitter sends, and what the link leaves of it.
-    private (Microseconds Sent, Microseconds Arrives) OverLink(ChannelNumber number)
+    // What the transmitter sent in a packet, and what the link leaves of it.
+    private (Microseconds Sent, Microseconds Arrives) OverLink(ChannelNumber number, IReadOnlyList<Microseconds> packet)
     {
-        var sent = values.Sent[number.Value - 1];
+        var sent = packet[number.Value - 1];
         return number.Value - 1 == plan.QualityPlace
             ? (sent, plan.QualityPulse(values.Quality))
             : (sent, plan.OverLink(number.Value - 1, sent));
@@ -194,17 +205,26 @@ public sealed class PathTracer
 
     private TraceStop AtWire(ChannelNumber number)
     {
-        var value = plan.Wire.ToMicroseconds(values.Counts[number.Value - 1]);
-        var change = value.Value - OverLink(number).Arrives.Value;
+        if (way.Silent.Length > 0 || way.Counts is not { } frame)
+            return Ended(Station.Wire, way.Silent.Length > 0 ? way.Silent : "no frame has come yet");
+        var count = frame[number.Value - 1];
+        var value = plan.Wire.ToMicroseconds(count);
         return new TraceStop(
             Station.Wire,
             Figures.Steady(value.Value, 0),
             Microseconds.Symbol,
-            $"{plan.Wire.Name} · every {plan.Setup.Wire.FramePeriod}",
+            way.Packets
+                ? $"{plan.Wire.Name} · every {plan.Setup.Wire.FramePeriod}"
+                : "the receiver goes on without packets",
             TraceMark.Live,
             [
-                $"{Figures.Plain(plan.Wire.Zero.Value, 3)} + {Figures.Plain(plan.Wire.Step.Value, 4)} × {values.Counts[number.Value - 1]} = {Figures.Plain(value.Value, 3)} µs",
-                $"Rounding changed it by {Figures.Signed(change, 3)} µs; one count is {Figures.Plain(plan.Wire.Step.Value, 4)} µs.",
+                $"{Figures.Plain(plan.Wire.Zero.Value, 3)} + {Figures.Plain(plan.Wire.Step.Value, 4)} × {count} = {Figures.Plain(value.Value, 3)} µs",
+                .. way is { Packets: true, Sent: { } packet }
+                    ?
+                    [
+                        $"Rounding changed it by {Figures.Signed(value.Value - OverLink(number, packet).Arrives.Value, 3)} µs; one count is {Figures.Plain(plan.Wire.Step.Value, 4)} µs.",
+                    ]
+                    : Array.Empty<string>(),
                 plan.Wire.FrameBytes > 0
                     ? $"A frame of {plan.Wire.FrameBytes} bytes takes {Figures.Plain(plan.Wire.TimeOnWire.Value, 3)} ms on the wire."
                     : $"A frame takes up to {Figures.Plain(plan.Wire.TimeOnWire.Value, 3)} ms on the wire.",

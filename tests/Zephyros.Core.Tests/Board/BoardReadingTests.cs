@@ -35,6 +35,17 @@ public sealed class BoardReadingTests
         Assert.False(Sees(board, Enumerable.Repeat(Microseconds.Neutral, 16).ToArray(), b => b.ArmBits));
     }
 
+    [Theory]
+    [InlineData(12, true)]
+    [InlineData(13, false)]
+    public void A_function_may_watch_the_last_channel_that_arrives(int aux, bool active) =>
+        Assert.Equal(
+            active,
+            (Demo.Gannet.Board.Arm!.Value.Value with { Aux = aux, Low = new(1400) }).IsActive([
+                .. Enumerable.Repeat(Microseconds.Neutral, 16),
+            ])
+        );
+
     private static bool Sees(FlightBoard board, Microseconds[] received, Func<BoardPlan, ulong> bits)
     {
         var plan = new BoardPlan(board);

@@ -180,15 +180,22 @@ public sealed class RecognitionTests
     [InlineData("0,1\nsoon,0\n", 2, "is no time")]
     [InlineData("0.5,1\n0.1,0\n", 2, "Time goes back")]
     [InlineData("hello\n", 1, "needs a time and a level")]
-    [InlineData("\n\n", 0, "")]
     [InlineData("", 0, "The file is empty")]
     public void A_bad_file_is_refused_with_its_line(string text, int line, string reason)
     {
         var (_, _, _, problem) = CaptureFile.Read(new MemoryStream(Encoding.ASCII.GetBytes(text)));
-        if (reason.Length == 0)
-            return;
         Assert.Equal(line, problem!.Line);
         Assert.Contains(reason, problem.Reason, StringComparison.Ordinal);
+    }
+
+    [Fact]
+    public void White_space_alone_is_bytes_in_which_nothing_is_found()
+    {
+        var (capture, verdict, others, problem) = CaptureFile.Read(new MemoryStream("\n\n"u8.ToArray()));
+        Assert.Null(capture);
+        Assert.Null(verdict!.Format);
+        Assert.Empty(others);
+        Assert.Null(problem);
     }
 
     [Fact]
@@ -202,6 +209,16 @@ public sealed class RecognitionTests
         Assert.Equal(("busy", 50_000), (busy!.Name, busy.End));
         Assert.Equal([20_000, 30_000], busy.Changes.ToArray());
         Assert.Equal(["still"], others);
+    }
+
+    [Theory]
+    [InlineData(CaptureLimits.Wires, null)]
+    [InlineData(CaptureLimits.Wires + 1, "A recording may have 64 wires.")]
+    public void A_recording_may_have_so_many_wires_and_no_more(int wires, string? refused)
+    {
+        var declared = Enumerable.Range(0, wires).Select(n => $"$var wire 1 w{n} line{n} $end ");
+        var file = $"$timescale 1 us $end {string.Concat(declared)}$enddefinitions $end #0 0w0 #2 1w0 #5 0w0 #9";
+        Assert.Equal(refused, CaptureFile.Read(new MemoryStream(Encoding.ASCII.GetBytes(file))).Problem?.Reason);
     }
 
     // Whatever is done to a file, it is read or refused.

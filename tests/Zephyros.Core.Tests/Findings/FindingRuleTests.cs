@@ -197,6 +197,25 @@ public sealed partial class FindingRuleTests
         AssertFixesRemove(setup, finding);
     }
 
+    [Theory]
+    [InlineData(5, 2)]
+    [InlineData(4, 0)]
+    public void An_arm_switch_is_offered_on_the_last_channel_that_arrives_too(int carried, int fixes)
+    {
+        var setup = Demo
+            .Plain.WithBoard(b => b with { Functions = b.Functions.Clear() })
+            .InModel(m =>
+                m with
+                {
+                    Channels = m.Channels.RemoveRange(
+                        m.Channels.Where(c => c.Value.Number.Value > 4).Select(c => c.Key)
+                    ),
+                }
+            )
+            .WithAir(a => a with { Channels = carried });
+        Assert.Equal(fixes, Examination.Of(setup).Single(f => f.Key == "arm-function-missing").Fixes.Count);
+    }
+
     private static void AssertFixesRemove(Setup setup, Finding finding) =>
         Assert.All(
             finding.Fixes,

@@ -128,6 +128,8 @@ public sealed class PathTracerTests
     {
         var plan = SignalPlan.Compile(setup);
         var values = plan.With(control, setting);
-        return new PathTracer(plan, values, board ?? Receiving, values.Received).Follow(control);
+        // Everything has arrived.
+        var way = new OnTheWay(values.Sent, values.Counts, true, "");
+        return new PathTracer(plan, values, way, board ?? Receiving, values.Received).Follow(control);
     }
 }

@@ -1,0 +1,107 @@
+using Zephyros.Core.Air;
+using Zephyros.Core.Bench;
+using Zephyros.Core.Path;
+using Zephyros.Core.Setups;
+using Zephyros.Core.Units;
+
+namespace Zephyros.Core.Tests.Bench;
+
+/// <summary>What was sent and what arrived are two things, each true at its own time: air and wire never run ahead of the board.</summary>
+public sealed class OnTheWayTests
+{
+    [Fact]
+    public void A_movement_is_at_the_model_at_once_and_on_air_and_wire_with_the_next_frame()
+    {
+        var bench = Settled(Demo.Plain);
+        var before = Figures(bench);
+        bench.Move("throttle", 50);
+        var moved = Figures(bench);
+        Assert.NotEqual(before[1], moved[1]);
+        Assert.Equal(before[2..], moved[2..]);
+        bench.AdvanceTo(bench.Now + Demo.Plain.Wire.FramePeriod.ToTimeSpan());
+        var arrived = Figures(bench);
+        Assert.Equal(moved[1], arrived[1]);
+        // The board says which axis it takes the channel for, whatever its value.
+        foreach (var station in new[] { Station.Air, Station.Wire, Station.Craft })
+            Assert.NotEqual(before[(int)station], arrived[(int)station]);
+    }
+
+    [Theory]
+    [InlineData(ReceiverLoss.Silent, "no packets arrive", "the receiver sends nothing")]
+    [InlineData(ReceiverLoss.Hold, "no packets arrive", "the receiver goes on without packets")]
+    [InlineData(ReceiverLoss.Preset, "no packets arrive", "the receiver goes on without packets")]
+    public void Without_packets_nothing_is_on_air_and_on_the_wire_what_the_receiver_makes_of_it(
+        ReceiverLoss loss,
+        string air,
+        string wire
+    )
+    {
+        var setup = Demo.Plain.WithAir(a =>
+            a with
+            {
+                OnLoss = loss,
+                Presets = a.Presets.SetItem("3", new Microseconds(1100)),
+            }
+        );
+        var bench = Settled(setup);
+        bench.Move("throttle", -20);
+        bench.AdvanceTo(bench.Now + TimeSpan.FromMilliseconds(50));
+        var held = Figures(bench)[3];
+        bench.SetLink(false);
+        bench.Move("throttle", 50);
+        bench.AdvanceTo(bench.Now + TimeSpan.FromSeconds(1));
+        var stops = bench.Snapshot("throttle").Trace.Stops;
+        Assert.Equal((air, wire), (stops[2].Note, stops[3].Note));
+        if (loss == ReceiverLoss.Hold)
+            Assert.Equal(held, Figures(bench)[3]);
+        if (loss == ReceiverLoss.Preset)
+            Assert.Equal("1100", Figures(bench)[3]);
+    }
+
+    [Fact]
+    public void A_receiver_without_power_sends_nothing_and_one_that_has_just_got_it_has_heard_nothing_yet()
+    {
+        var bench = Settled(Demo.Plain);
+        bench.SetPower(false);
+        Assert.Equal("the receiver has no power", bench.Snapshot("throttle").Trace.Stops[3].Note);
+        bench.SetPower(true);
+        Assert.Equal(
+            ["no packets arrive", "no frame has come yet"],
+            bench.Snapshot("throttle").Trace.Stops.Skip(2).Take(2).Select(s => s.Note)
+        );
+        bench.AdvanceTo(bench.Now + TimeSpan.FromMilliseconds(50));
+        Assert.DoesNotContain(bench.Snapshot("throttle").Trace.Stops, s => s.Mark == TraceMark.Ended);
+    }
+
+    // At the edge of the range most packets are lost; wire and board still show the same packet at every moment.
+    [Fact]
+    public void A_lost_packet_shows_on_air_and_never_only_at_the_board()
+    {
+        var bench = Settled(Demo.Plain);
+        bench.SetDistance(new Kilometres(30));
+        var late = 0;
+        for (var i = 0; i < 400; i++)
+        {
+            bench.Move("roll", (i % 100) - 50);
+            bench.AdvanceTo(bench.Now + TimeSpan.FromMilliseconds(7));
+            var picture = bench.Snapshot("roll");
+            if (picture.Trace.Stops[3].Mark == TraceMark.Ended || picture.Trace.Stops[2].Mark == TraceMark.Ended)
+                continue;
+            var wire = double.Parse(picture.Trace.Stops[3].Figure, System.Globalization.CultureInfo.InvariantCulture);
+            Assert.Equal(Math.Round(picture.Received[0].Value), wire, 1.0);
+            late += Math.Abs(picture.Sent[0].Value - picture.Received[0].Value) > 1 ? 1 : 0;
+        }
+
+        Assert.True(late > 0, "no packet was lost");
+    }
+
+    private static BenchRun Settled(Setup setup)
+    {
+        var bench = new BenchRun(setup);
+        bench.AdvanceTo(TimeSpan.FromMilliseconds(500));
+        return bench;
+    }
+
+    private static string[] Figures(BenchRun bench) =>
+        [.. bench.Snapshot("throttle").Trace.Stops.Select(s => s.Figure)];
+}
