@@ -6,6 +6,7 @@ import { BrowserRouter, Route, Routes } from 'react-router';
 import { Hangar } from './hangar/Hangar';
 import { NotFound } from './shell/NotFound';
 import { applyStoredTheme } from './shell/theme';
+import { Part } from './ui/Part';
 import './styles.css';
 
 // The dialogs' library puts a style element into the page; the page's security policy lets it in by this nonce.
@@ -21,19 +22,21 @@ createRoot(document.getElementById('root')!).render(
   <StrictMode>
     <QueryClientProvider client={queries}>
       <BrowserRouter>
-        <Suspense
-          fallback={
-            <p role="status" className="p-6">
-              Opening…
-            </p>
-          }
-        >
-          <Routes>
-            <Route path="/" element={<Hangar />} />
-            <Route path="/craft/:id/:station?" element={<SetupPage />} />
-            <Route path="*" element={<NotFound />} />
-          </Routes>
-        </Suspense>
+        <Part name="This page">
+          <Suspense
+            fallback={
+              <p role="status" className="p-6">
+                Opening…
+              </p>
+            }
+          >
+            <Routes>
+              <Route path="/" element={<Hangar />} />
+              <Route path="/craft/:id/:station?" element={<SetupPage />} />
+              <Route path="*" element={<NotFound />} />
+            </Routes>
+          </Suspense>
+        </Part>
       </BrowserRouter>
     </QueryClientProvider>
   </StrictMode>,

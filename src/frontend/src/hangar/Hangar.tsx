@@ -73,6 +73,17 @@ export function Hangar() {
           Propellers off for everything on the bench. A simulated pass is not a bench pass, and a bench pass is not a
           flight test. Local law and licensed practice decide on power, band and flying.
         </p>
+        <p className="mt-3 text-[0.87rem] text-soft">
+          Licences of what this is made of:{' '}
+          {['interface', 'fonts', 'server'].map((part, i) => (
+            <span key={part}>
+              {i > 0 && ' · '}
+              <a className="underline" href={`/licences-${part}.txt`}>
+                {part}
+              </a>
+            </span>
+          ))}
+        </p>
       </main>
     </div>
   );

@@ -1,4 +1,5 @@
 import { useCallback, useSyncExternalStore } from 'react';
+import { is, type GenericSchema } from 'valibot';
 
 const values = new Map<string, unknown>();
 const listeners = new Set<() => void>();
@@ -8,21 +9,25 @@ const listen = (heard: () => void) => {
   return () => void listeners.delete(heard);
 };
 
-/** What this tab kept under a key; the value to begin with when there is nothing, or nothing that can be read. */
-function read<T>(key: string, begin: T): T {
-  if (!values.has(key)) {
-    try {
-      values.set(key, JSON.parse(sessionStorage.getItem(key) ?? 'null') ?? begin);
-    } catch {
-      values.set(key, begin);
-    }
+/** A text that a browser keeps as what it says; null when there is none, or none of this shape: another version may have kept it. */
+export function parseKept<T>(text: string | null, shape: GenericSchema<T>): T | null {
+  try {
+    const value: unknown = JSON.parse(text ?? 'null');
+    return is(shape, value) ? value : null;
+  } catch {
+    return null;
   }
+}
+
+/** What this tab kept under a key; the value to begin with when there is nothing, or nothing that can be read. */
+function read<T>(key: string, shape: GenericSchema<T>, begin: T): T {
+  if (!values.has(key)) values.set(key, parseKept(sessionStorage.getItem(key), shape) ?? begin);
   return values.get(key) as T;
 }
 
 /** A value that outlives its page: it stays as long as the tab is open, also when it is loaded anew. Everywhere the same under one key. */
-export function useKept<T>(key: string, begin: T): [value: T, keep: (next: T) => void] {
-  const value = useSyncExternalStore(listen, () => read(key, begin));
+export function useKept<T>(key: string, shape: GenericSchema<T>, begin: T): [value: T, keep: (next: T) => void] {
+  const value = useSyncExternalStore(listen, () => read(key, shape, begin));
   const keep = useCallback(
     (next: T) => {
       values.set(key, next);

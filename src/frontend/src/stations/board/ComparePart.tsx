@@ -1,3 +1,4 @@
+import { picklist } from 'valibot';
 import { ChoiceField } from '../../ui/ChoiceField';
 import { useKept } from '../../ui/useKept';
 import { MeasuredWays } from './MeasuredWays';
@@ -10,7 +11,7 @@ const CRAFT = [
 
 /** Every channel at three places: on the simulated bench as it stands, or measured on a real craft. */
 export function ComparePart({ id }: { id: string }) {
-  const [craft, setCraft] = useKept<'bench' | 'own'>('zephyros.compare', 'bench');
+  const [craft, setCraft] = useKept<'bench' | 'own'>('zephyros.compare', picklist(['bench', 'own']), 'bench');
   return (
     <>
       <div className="mb-3">

@@ -13,7 +13,7 @@ import { GuidedRoutine } from './GuidedRoutine';
 import { SweepTable } from './SweepTable';
 import { SwitchTable } from './SwitchTable';
 import { TypedRoutine } from './TypedRoutine';
-import { useMeasured, type From } from './useMeasured';
+import { fromShape, useMeasured, type From } from './useMeasured';
 import { WiggleTable } from './WiggleTable';
 
 /** The axes in the order in which they are moved. */
@@ -36,7 +36,7 @@ interface Props {
 export function MeasurePart({ id, setup, view, changes }: Props) {
   const client = useQueryClient();
   const measured = useMeasured(id);
-  const [source, setSource] = useKept<From>('zephyros.measure.from', 'bench');
+  const [source, setSource] = useKept<From>('zephyros.measure.from', fromShape, 'bench');
   const { data: kept = [] } = useQuery(measurementsQuery(id));
   const path = { params: { path: { id } } };
   const simulate = useMutation({

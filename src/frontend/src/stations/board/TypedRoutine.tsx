@@ -1,5 +1,6 @@
 import { useMutation } from '@tanstack/react-query';
 import { useEffect, useRef, useState } from 'react';
+import { array, boolean, looseObject, nullable, picklist, string, type GenericSchema } from 'valibot';
 import { answer, api, reasonOf } from '../../api/client';
 import type { BoardReadings, RoutineKind, RoutineState, StickAxis, TypedReading } from '../../api/types';
 import { Button } from '../../ui/Button';
@@ -14,9 +15,18 @@ interface Typing {
   state: RoutineState;
 }
 
+// What the server said of it is looked at only so far: a panel that cannot show the rest is told by itself.
+const typingShape = nullable(
+  looseObject({
+    kind: picklist(['sticks', 'switches']),
+    readings: array(looseObject({})),
+    state: looseObject({ done: boolean(), prompt: string(), readings: looseObject({}) }),
+  }),
+) as unknown as GenericSchema<Typing | null>;
+
 /** The measuring routine for a real board: it asks for what the board shows, one reading after the other. */
 export function TypedRoutine({ id, onDone }: { id: string; onDone: (readings: BoardReadings) => void }) {
-  const [typing, keep] = useKept<Typing | null>(`zephyros.typing.${id}`, null);
+  const [typing, keep] = useKept(`zephyros.typing.${id}`, typingShape, null);
   const follow = useMutation({
     mutationFn: (next: { kind: RoutineKind; readings: readonly TypedReading[] }) =>
       answer(

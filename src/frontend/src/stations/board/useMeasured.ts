@@ -1,4 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
+import { array, boolean, nullish, number, object, optional, partial, picklist, record, string } from 'valibot';
 import { answer, api } from '../../api/client';
 import { setupQuery } from '../../api/queries';
 import type { BoardReadings, MeasurementRecord, PositionSeen, StickAxis, Sweep, WiggleSeen } from '../../api/types';
@@ -9,6 +10,27 @@ export type From = 'board' | 'wire' | 'bench';
 
 /** A sweep of which not everything is typed yet. */
 export type PartSweep = Partial<Sweep>;
+
+/** The places that readings come from, as a tab keeps them. */
+export const fromShape = picklist(['board', 'wire', 'bench']);
+
+const taken = { from: fromShape, revision: number() };
+
+const axis = picklist(['roll', 'pitch', 'throttle', 'yaw']);
+
+// What a tab has kept may be of another version of the program.
+const sticksShape = object({
+  ...taken,
+  wiggles: record(axis, object({ moved: axis, bar: axis, reversed: nullish(boolean()) })),
+  sweeps: record(axis, partial(object({ low: number(), centre: number(), high: number(), jitter: number() }))),
+});
+
+const switchesShape = object({
+  ...taken,
+  positions: array(
+    object({ control: string(), setting: number(), channel: number(), value: number(), jitter: optional(number()) }),
+  ),
+});
 
 /** Readings of one kind, where they come from, and the revision that they were taken on. */
 interface Taken {
@@ -39,8 +61,8 @@ export const wholeSweeps = (sweeps: Sticks['sweeps']): Partial<Record<StickAxis,
 export function useMeasured(id: string) {
   const { data: document } = useQuery(setupQuery(id));
   const revision = document?.revision ?? 0;
-  const [sticks, keepSticks] = useKept(`zephyros.sticks.measured.${id}`, NO_STICKS);
-  const [switches, keepSwitches] = useKept(`zephyros.switches.measured.${id}`, NO_SWITCHES);
+  const [sticks, keepSticks] = useKept<Sticks>(`zephyros.sticks.measured.${id}`, sticksShape, NO_STICKS);
+  const [switches, keepSwitches] = useKept<Switches>(`zephyros.switches.measured.${id}`, switchesShape, NO_SWITCHES);
 
   const hasSticks = Object.keys(sticks.wiggles).length + Object.keys(sticks.sweeps).length > 0;
   const hasSwitches = switches.positions.length > 0;

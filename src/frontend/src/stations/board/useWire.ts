@@ -1,4 +1,5 @@
 import { useMutation } from '@tanstack/react-query';
+import { nullable, object, string } from 'valibot';
 import { answer, api } from '../../api/client';
 import { recognise } from '../../api/recognise';
 import { useKept } from '../../ui/useKept';
@@ -10,9 +11,11 @@ export interface Wire {
   name: string;
 }
 
+const wireShape = nullable(object({ capture: string(), name: string() }));
+
 /** The recording of a craft's wire that was chosen last in this tab, and two ways to another one. */
 export function useWire(id: string) {
-  const [wire, keep] = useKept<Wire | null>(`zephyros.wire.${id}`, null);
+  const [wire, keep] = useKept<Wire | null>(`zephyros.wire.${id}`, wireShape, null);
   const choose = useMutation({
     mutationFn: async (file: File | null): Promise<Wire> => {
       const recording = file ?? (await simulated(id));
