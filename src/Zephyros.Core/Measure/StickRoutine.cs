@@ -99,7 +99,7 @@ public sealed class StickRoutine : IRoutine
             return false;
         }
 
-        if (wiggles.Count > 0 && phase == RoutinePhase.LetGo)
+        if (phase == RoutinePhase.LetGo)
         {
             var at = bars[wiggles[^1].Bar].Value;
             (least, most) = (Math.Min(least, at), Math.Max(most, at));

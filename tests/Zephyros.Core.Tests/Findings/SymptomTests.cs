@@ -1,4 +1,5 @@
 using Zephyros.Core.Judgement;
+using Zephyros.Core.Path;
 
 namespace Zephyros.Core.Tests.Findings;
 
@@ -82,5 +83,33 @@ public sealed class SymptomTests
             SymptomList.For(Demo.Sandpiper).Single(s => s.Id == "spins").Suspects,
             s => s.Standing == SuspectStanding.Shown
         );
+    }
+
+    // One axis that stands far from its centre is enough.
+    [Theory]
+    [InlineData("roll", true)]
+    [InlineData("pitch", true)]
+    [InlineData("yaw", true)]
+    [InlineData("beeper", false)]
+    public void A_craft_spins_by_one_axis(string channel, bool spins) =>
+        Assert.Equal(
+            spins,
+            new SymptomCase(
+                SignalPlan.Compile(Demo.Plain.WithChannel(channel, c => c with { Take = Build.Constant(60) }))
+            ).Spins
+        );
+
+    // The highest channel alone is lost on the link.
+    [Theory]
+    [InlineData(0, false)]
+    [InlineData(1, true)]
+    public void A_channel_beyond_the_link_is_shown_even_when_the_others_arrive(int lost, bool shown)
+    {
+        var highest = Demo.Plain.Model.Channels.Values.Max(c => c.Number.Value);
+        var suspects = SymptomList
+            .For(Demo.Plain.WithAir(a => a with { Channels = highest - lost }))
+            .SelectMany(s => s.Suspects)
+            .Where(s => s.What == "Its channel is beyond those that the link carries.");
+        Assert.Equal(shown, suspects.Any(s => s.Standing == SuspectStanding.Shown));
     }
 }

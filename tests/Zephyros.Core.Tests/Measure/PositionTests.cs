@@ -73,6 +73,27 @@ public sealed class PositionTests
         Assert.All(again.Positions, p => Assert.Equal(p.Seen.Setting == 2, p.Has.Contains("arm")));
     }
 
+    // The same switch works another channel the other way round: what it gives there is not what this band is fitted to.
+    [Fact]
+    public void A_band_is_fitted_to_its_own_channel_alone()
+    {
+        var setup = Demo.Plain.WithChannel("beeper", c => c with { Take = Build.Hand("left-shoulder") });
+        var other = setup.Model.Channels["beeper"].Number.Value;
+        PositionSeen[] seen =
+        [
+            Seen("left-shoulder", 1, 5, 1010),
+            Seen("left-shoulder", 2, 5, 1610),
+            Seen("left-shoulder", 1, other, 1990),
+            Seen("left-shoulder", 2, other, 1005),
+        ];
+        var arm = PositionSolver
+            .Solve(SignalPlan.Compile(setup), seen)
+            .Fixes.Select(f => f.Edit.ApplyTo(setup).Setup!.Board.Functions["arm"])
+            .First(f => f.Contains(new(1610)));
+        Assert.False(arm.Contains(new(1010)));
+        Assert.True(arm.High.Value > 1990);
+    }
+
     [Theory]
     [InlineData("left-shoulder", 9, 5, 1500, "/seen/1/setting")]
     [InlineData("nobody", 1, 5, 1500, "/seen/1/setting")]

@@ -110,6 +110,27 @@ public sealed class ReadyMadeTests
         Assert.Equal(-100, Chain(), 9);
     }
 
+    // The only dial is the one to begin with; without one the pilot is asked.
+    [Theory]
+    [InlineData(1, "left-dial")]
+    [InlineData(0, "")]
+    public void A_limiter_begins_with_the_only_dial(int dials, string chosen)
+    {
+        var controls = Demo.Plain.Transmitter.Controls;
+        var kept = controls.Where(c => c.Value is TravellingControl).Select(c => c.Key).Order().Take(dials);
+        var setup = Demo.Plain with
+        {
+            Transmitter = Demo.Plain.Transmitter with
+            {
+                Controls = controls.RemoveRange(
+                    controls.Where(c => c.Value is TravellingControl).Select(c => c.Key).Except(kept)
+                ),
+            },
+        };
+        var parameters = ReadyMadeChains.Find("throttle-limiter")!.Parameters(setup);
+        Assert.Equal(chosen, parameters.Single(p => p.Name == "dial").Default);
+    }
+
     [Fact]
     public void An_expo_curve_is_the_cubic_through_its_points()
     {
