@@ -2,13 +2,16 @@ import { Volume2 } from 'lucide-react';
 import clsx from 'clsx';
 import { useBenchState } from './BenchProvider';
 
-/** So many entries of the log are seen: all that one switch sets off, as a rule. */
-const SEEN = 4;
+/** So many entries of the log are seen at once. */
+const SEEN = 3;
+
+/** So many are there for a screen reader, which is told all that come at one moment. */
+const TOLD = 16;
 
 /** What the board says and why, and below it what was announced and what happened last. */
 export function BoardSays() {
   const report = useBenchState((s) => s.message?.snapshot.board ?? null);
-  const log = useBenchState((s) => s.log.slice(-SEEN));
+  const log = useBenchState((s) => s.log.slice(-TOLD));
   return (
     <div className="flex min-w-0 flex-col">
       <div role="status" aria-label="The board says">
@@ -25,9 +28,12 @@ export function BoardSays() {
           </p>
         )}
       </div>
-      <ol role="log" aria-label="Announced and noted" className="mt-auto pt-1 text-[0.8rem]">
-        {log.map(({ number, kind, text }) => (
-          <li key={number} className="flex items-center gap-1.5 last:font-semibold">
+      <ol role="log" aria-label="Announced and noted" className="mt-auto pt-1 pb-5 text-[0.8rem]">
+        {log.map(({ number, kind, text }, i) => (
+          <li
+            key={number}
+            className={clsx('flex items-center gap-1.5 last:font-semibold', i < log.length - SEEN && 'sr-only')}
+          >
             {kind === 'said' && <Volume2 size={14} className="shrink-0" aria-label="Announced:" />}
             <span className={clsx('truncate', kind !== 'said' && 'text-deep-soft')} title={text}>
               {kind === 'said' ? `“${text}”` : text}

@@ -47,7 +47,7 @@ export function RemoveButton({ place, name, changes, children }: Props) {
           {asked.edit ? (
             <>
               <Told title="Goes with it" texts={asked.takesAlong} />
-              <Told title="Misses it" texts={asked.leaves} strong />
+              <Told title="Will miss it" texts={asked.leaves} strong />
               <Button
                 look="solid"
                 className="self-start"
