@@ -28,19 +28,21 @@ export function BoardSays() {
           </p>
         )}
       </div>
-      <ol role="log" aria-label="Announced and noted" className="mt-auto pt-1 pb-5 text-[0.8rem]">
-        {log.map(({ number, kind, text }, i) => (
-          <li
-            key={number}
-            className={clsx('flex items-center gap-1.5 last:font-semibold', i < log.length - SEEN && 'sr-only')}
-          >
-            {kind === 'said' && <Volume2 size={14} className="shrink-0" aria-label="Announced:" />}
-            <span className={clsx('truncate', kind !== 'said' && 'text-deep-soft')} title={text}>
-              {kind === 'said' ? `“${text}”` : text}
-            </span>
-          </li>
-        ))}
-      </ol>
+      <div role="log" aria-label="Announced and noted" className="mt-auto pt-1 pb-5 text-[0.8rem]">
+        <ol>
+          {log.map(({ number, kind, text }, i) => (
+            <li
+              key={number}
+              className={clsx('flex items-center gap-1.5 last:font-semibold', i < log.length - SEEN && 'sr-only')}
+            >
+              {kind === 'said' && <Volume2 size={14} className="shrink-0" aria-label="Announced:" />}
+              <span className={clsx('truncate', kind !== 'said' && 'text-deep-soft')} title={text}>
+                {kind === 'said' ? `“${text}”` : text}
+              </span>
+            </li>
+          ))}
+        </ol>
+      </div>
     </div>
   );
 }
