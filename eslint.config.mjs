@@ -3,6 +3,9 @@ import a11y from 'eslint-plugin-jsx-a11y';
 import hooks from 'eslint-plugin-react-hooks';
 import ts from 'typescript-eslint';
 
+// The rooms of the interface: each may use those before it and none after.
+const ROOMS = ['api', 'ui', 'edits', 'bench', 'path', 'findings', 'stations', 'proof', 'shell', 'setup', 'hangar'];
+
 const NODE = ['process', 'console', 'fetch', 'setTimeout', 'URL', 'document'];
 
 export default ts.config(
@@ -24,6 +27,20 @@ export default ts.config(
       '@typescript-eslint/no-confusing-void-expression': 'off',
     },
   },
+  ...ROOMS.map((room, place) => ({
+    files: [`src/frontend/src/${room}/**/*.{ts,tsx}`],
+    rules: {
+      'no-restricted-imports': [
+        'error',
+        {
+          patterns: ROOMS.slice(place + 1).map((later) => ({
+            regex: `^(\\.\\./)+${later}/`,
+            message: `${room} comes before ${later} in the order of the rooms.`,
+          })),
+        },
+      ],
+    },
+  })),
   // Playwright's fixtures are handed a function called use; it is no hook of React's.
   { files: ['tests/browser/**'], rules: { 'react-hooks/rules-of-hooks': 'off' } },
   {

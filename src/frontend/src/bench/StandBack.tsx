@@ -1,7 +1,7 @@
 import clsx from 'clsx';
 import { X } from 'lucide-react';
 import { Dialog } from 'radix-ui';
-import { markOf, STATION_NAMES } from '../path/stations';
+import { markOf, STATION_NAMES } from '../api/stations';
 import { BoardSays } from './BoardSays';
 import { useBenchState } from './BenchProvider';
 

@@ -1,4 +1,4 @@
-import type { BenchState } from './BenchLink';
+import type { BenchMessage } from '../api/types';
 
 /** What happens to the craft from outside. */
 export interface Around {
@@ -13,7 +13,7 @@ export interface Around {
 }
 
 /** What happens to the craft in a picture; before the first one all is as in flight. */
-export function aroundOf({ message }: Pick<BenchState, 'message'>): Around {
+export function aroundOf({ message }: { message: BenchMessage | null }): Around {
   const { link = true, power = true, surroundings } = message?.snapshot ?? {};
   const { tilt, connected = false, unlocked = false, fix = false } = surroundings ?? {};
   return { link, power, tilt: tilt ?? 0, connected, unlocked, fix };

@@ -1,8 +1,8 @@
 import clsx from 'clsx';
 import { CircleCheck, OctagonAlert, TriangleAlert } from 'lucide-react';
 import type { Finding } from '../api/types';
-import { STATION_NAMES } from '../path/stations';
-import type { Changes } from '../setup/useChanges';
+import { STATION_NAMES } from '../api/stations';
+import type { Changes } from '../edits/useChanges';
 import { Button } from '../ui/Button';
 import { ReasonForm } from '../ui/ReasonForm';
 

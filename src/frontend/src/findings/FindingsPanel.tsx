@@ -1,5 +1,5 @@
 import type { Finding, SetupDocument } from '../api/types';
-import type { Changes } from '../setup/useChanges';
+import type { Changes } from '../edits/useChanges';
 import { Button } from '../ui/Button';
 import { FindingCard } from './FindingCard';
 

@@ -1,6 +1,6 @@
 import clsx from 'clsx';
 import type { SetupSummary } from '../api/types';
-import { STATION_NAMES, STATIONS } from '../path/stations';
+import { STATION_NAMES, STATIONS } from '../api/stations';
 
 /** The path of a craft in small: where on it something is wrong. */
 export function CraftPath({ findings }: { findings: SetupSummary['findings'] }) {

@@ -1,17 +1,19 @@
 import clsx from 'clsx';
+import type { ReactNode } from 'react';
 import { NavLink } from 'react-router';
 import type { Finding, Station, TraceStop } from '../api/types';
 import { useBenchState } from '../bench/BenchProvider';
-import { ProofGate } from '../proof/ProofGate';
-import { markOf, STATION_NAMES, STATIONS } from './stations';
+import { markOf, STATION_NAMES, STATIONS } from '../api/stations';
 
 interface Props {
   setup: string;
   findings: readonly Finding[];
+  /** What stands at the end of the path. */
+  end: ReactNode;
 }
 
 /** The path as navigation: the followed value at every station, and a mark where something is wrong. */
-export function PathRibbon({ setup, findings }: Props) {
+export function PathRibbon({ setup, findings, end }: Props) {
   const stops = useBenchState((s) => s.message?.snapshot.trace.stops ?? []);
   return (
     <nav aria-label="Path" className="border-b border-line bg-sheet px-3">
@@ -26,9 +28,7 @@ export function PathRibbon({ setup, findings }: Props) {
             />
           </li>
         ))}
-        <li className="min-w-0 max-md:col-span-3">
-          <ProofGate setup={setup} />
-        </li>
+        <li className="min-w-0 max-md:col-span-3">{end}</li>
       </ol>
     </nav>
   );

@@ -3,7 +3,7 @@ import { Pause, Play, SkipBack, StepForward } from 'lucide-react';
 import { useCallback, useEffect, useState } from 'react';
 import { answer, api } from '../api/client';
 import type { PromiseView } from '../api/types';
-import { STATION_NAMES } from '../path/stations';
+import { STATION_NAMES } from '../api/stations';
 import { Button } from '../ui/Button';
 
 /** So long a step is looked at before the next one, in milliseconds. */

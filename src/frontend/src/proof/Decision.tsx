@@ -1,5 +1,5 @@
 import type { PromiseView } from '../api/types';
-import type { Changes } from '../setup/useChanges';
+import type { Changes } from '../edits/useChanges';
 import { Button } from '../ui/Button';
 import { ReasonForm } from '../ui/ReasonForm';
 

@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
 import { answer, api } from '../api/client';
-import type { Changes } from '../setup/useChanges';
+import type { Changes } from '../edits/useChanges';
 import { Button } from '../ui/Button';
 import { Notice } from '../ui/Notice';
 

@@ -1,6 +1,6 @@
 import { makeEdit } from '../api/edits';
 import type { Setup } from '../api/types';
-import type { Changes } from '../setup/useChanges';
+import type { Changes } from '../edits/useChanges';
 import { NumberField } from '../ui/NumberField';
 
 interface Figure {

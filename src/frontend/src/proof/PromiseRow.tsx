@@ -2,7 +2,7 @@ import clsx from 'clsx';
 import { CircleCheck, CircleDashed, CircleHelp, CircleSlash, OctagonAlert } from 'lucide-react';
 import { useState } from 'react';
 import type { PromiseState, PromiseView, Setup } from '../api/types';
-import type { Changes } from '../setup/useChanges';
+import type { Changes } from '../edits/useChanges';
 import { Counterexample } from './Counterexample';
 import { Decision } from './Decision';
 import { FixList } from './FixList';

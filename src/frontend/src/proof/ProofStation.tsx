@@ -1,6 +1,6 @@
 import type { Setup } from '../api/types';
-import type { Changes } from '../setup/useChanges';
-import { StationHead } from '../stations/StationHead';
+import type { Changes } from '../edits/useChanges';
+import { StationHead } from '../ui/StationHead';
 import { Button } from '../ui/Button';
 import { Notice } from '../ui/Notice';
 import { PromiseRow } from './PromiseRow';

@@ -9,7 +9,8 @@ import { Dock } from '../bench/Dock';
 import { StandBack } from '../bench/StandBack';
 import { FindingsPanel } from '../findings/FindingsPanel';
 import { PathRibbon } from '../path/PathRibbon';
-import { isStation, STATION_NAMES } from '../path/stations';
+import { isStation, STATION_NAMES } from '../api/stations';
+import { ProofGate } from '../proof/ProofGate';
 import { ProofStation } from '../proof/ProofStation';
 import { Brand } from '../shell/Brand';
 import { CommandPalette } from '../shell/CommandPalette';
@@ -21,7 +22,7 @@ import { CraftStation } from '../stations/craft/CraftStation';
 import { Notice } from '../ui/Notice';
 import { Part } from '../ui/Part';
 import { HistorySheet } from './HistorySheet';
-import { useChanges, type Changes } from './useChanges';
+import { useChanges, type Changes } from '../edits/useChanges';
 
 // Pages that are opened now and then come when they are asked for.
 const AirStation = lazy(() => import('../stations/air/AirStation'));
@@ -104,7 +105,7 @@ function Workbench({ document, view, findings, page }: Props) {
       <div className="flex min-h-0 flex-1 flex-col max-md:block max-md:overflow-y-auto">
         <Header document={document} view={view} changes={changes} onOpen={setOverlay} />
         <Part name="The path" resetKeys={[document.revision]}>
-          <PathRibbon setup={document.id} findings={findings} />
+          <PathRibbon setup={document.id} findings={findings} end={<ProofGate setup={document.id} />} />
         </Part>
         <main className="grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)_21rem] max-lg:grid-cols-1 max-lg:overflow-y-auto max-md:overflow-visible">
           {/* It scrolls, so it can be reached with the keyboard even where nothing in it can be. */}

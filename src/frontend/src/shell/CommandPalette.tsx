@@ -3,8 +3,8 @@ import { Dialog } from 'radix-ui';
 import { useNavigate } from 'react-router';
 import type { Finding, SetupDocument, SetupView } from '../api/types';
 import { useBench } from '../bench/BenchProvider';
-import { STATION_NAMES, STATIONS } from '../path/stations';
-import type { Changes } from '../setup/useChanges';
+import { STATION_NAMES, STATIONS } from '../api/stations';
+import type { Changes } from '../edits/useChanges';
 import { toggleTheme } from './theme';
 
 interface Props {

@@ -2,7 +2,7 @@ import { Download, Expand, History, Keyboard, Moon, Redo2, Search, Undo2 } from 
 import type { ReactNode } from 'react';
 import type { SetupDocument, SetupView } from '../api/types';
 import { FollowPicker } from '../path/FollowPicker';
-import type { Changes } from '../setup/useChanges';
+import type { Changes } from '../edits/useChanges';
 import { Brand } from './Brand';
 import { toggleTheme } from './theme';
 

@@ -1,7 +1,7 @@
 import clsx from 'clsx';
 import type { Station } from '../api/types';
 import { useBenchState } from '../bench/BenchProvider';
-import { STATION_NAMES } from '../path/stations';
+import { STATION_NAMES } from '../api/stations';
 
 /** The sums that lead the followed control from hands to craft, line by line. */
 export function WholeWay({ station }: { station: Station }) {

@@ -1,7 +1,7 @@
 import type { ControlView } from '../../api/types';
 import { Button } from '../../ui/Button';
 import { Sheet } from '../../ui/Sheet';
-import { figure } from '../../stations/air/figures';
+import { figure } from '../../ui/figures';
 import type { Assignment } from './assignment';
 import type { RealSticks } from './useRealSticks';
 

@@ -4,7 +4,7 @@ import { useState } from 'react';
 import { answer, api } from '../../api/client';
 import { bindsQuery, linkProfilesQuery } from '../../api/queries';
 import type { BindStep, BindView, Setup } from '../../api/types';
-import { UnreadableEvidence } from '../../setup/UnreadableEvidence';
+import { UnreadableEvidence } from '../../edits/UnreadableEvidence';
 import { Button } from '../../ui/Button';
 import { Notice } from '../../ui/Notice';
 

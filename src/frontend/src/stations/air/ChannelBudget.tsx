@@ -1,6 +1,6 @@
 import clsx from 'clsx';
 import type { BudgetRow } from '../../api/types';
-import { figure } from './figures';
+import { figure } from '../../ui/figures';
 
 /** What is planned on each channel, and what of it survives the link. */
 export function ChannelBudget({ rows }: { rows: readonly BudgetRow[] }) {

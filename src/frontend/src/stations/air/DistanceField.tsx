@@ -1,7 +1,7 @@
 import type { SetupView } from '../../api/types';
 import { useBench, useBenchState } from '../../bench/BenchProvider';
 import { Button } from '../../ui/Button';
-import { distance, figure } from './figures';
+import { distance, figure } from '../../ui/figures';
 
 /** The slider goes so far, in steps of a hundredth of its way. */
 const STEPS = 100;

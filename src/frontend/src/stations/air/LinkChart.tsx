@@ -1,6 +1,6 @@
 import type { SetupView } from '../../api/types';
 import { useBenchState } from '../../bench/BenchProvider';
-import { distance, figure } from './figures';
+import { distance, figure } from '../../ui/figures';
 
 type Link = SetupView['link'];
 

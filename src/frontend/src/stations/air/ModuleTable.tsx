@@ -1,7 +1,7 @@
 import { Plus, Trash2 } from 'lucide-react';
 import { freeId, makeEdit } from '../../api/edits';
 import type { RadioModule, ReceiverUnit, Setup } from '../../api/types';
-import type { Changes } from '../../setup/useChanges';
+import type { Changes } from '../../edits/useChanges';
 import { Button } from '../../ui/Button';
 import { EnabledBox } from '../../ui/EnabledBox';
 import { SelectField } from '../../ui/SelectField';

@@ -2,7 +2,7 @@ import { useQuery } from '@tanstack/react-query';
 import { linkProfilesQuery } from '../../api/queries';
 import { makeEdit } from '../../api/edits';
 import type { Setup, SetupView } from '../../api/types';
-import type { Changes } from '../../setup/useChanges';
+import type { Changes } from '../../edits/useChanges';
 import { ActionMenu } from '../../ui/ActionMenu';
 import { Button } from '../../ui/Button';
 

@@ -2,7 +2,7 @@ import { useQuery } from '@tanstack/react-query';
 import { makeEdit } from '../../api/edits';
 import { linkProfilesQuery } from '../../api/queries';
 import type { LinkSettings, Setup } from '../../api/types';
-import type { Changes } from '../../setup/useChanges';
+import type { Changes } from '../../edits/useChanges';
 import { NumberField } from '../../ui/NumberField';
 import { SelectField } from '../../ui/SelectField';
 

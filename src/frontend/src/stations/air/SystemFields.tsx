@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { answer, api } from '../../api/client';
 import { linkProfilesQuery } from '../../api/queries';
 import type { Setup } from '../../api/types';
-import type { Changes } from '../../setup/useChanges';
+import type { Changes } from '../../edits/useChanges';
 import { Button } from '../../ui/Button';
 import { Popup } from '../../ui/Popup';
 import { SelectField } from '../../ui/SelectField';

@@ -3,7 +3,7 @@ import { makeEdit } from '../../api/edits';
 import type { Setup, SetupView } from '../../api/types';
 import { useBenchState } from '../../bench/BenchProvider';
 import { axisOf, spell, spellOut } from '../../path/orders';
-import type { Changes } from '../../setup/useChanges';
+import type { Changes } from '../../edits/useChanges';
 import { Button } from '../../ui/Button';
 import { NumberField } from '../../ui/NumberField';
 import { SelectField } from '../../ui/SelectField';

@@ -1,8 +1,8 @@
 import { freeId } from '../../api/edits';
 import { listed, nameOf } from '../../api/listed';
 import type { BoardFunction, ControlView, Setup } from '../../api/types';
-import { RemoveButton } from '../../setup/RemoveButton';
-import type { Changes } from '../../setup/useChanges';
+import { RemoveButton } from '../../edits/RemoveButton';
+import type { Changes } from '../../edits/useChanges';
 import { ActionMenu } from '../../ui/ActionMenu';
 import { NumberField } from '../../ui/NumberField';
 import { SelectField } from '../../ui/SelectField';

@@ -4,11 +4,11 @@ import { useState } from 'react';
 import { answer, api, reasonOf } from '../../api/client';
 import type { ChannelTravel, EndpointView, StickAxis, Sweep, TravelEffect } from '../../api/types';
 import { useBench, useBenchState } from '../../bench/BenchProvider';
-import type { Changes } from '../../setup/useChanges';
+import type { Changes } from '../../edits/useChanges';
 import { Button } from '../../ui/Button';
 import { Notice } from '../../ui/Notice';
 import { NumberField } from '../../ui/NumberField';
-import { figure } from '../air/figures';
+import { figure } from '../../ui/figures';
 import { TravelDiagram } from './TravelDiagram';
 import { wholeSweeps, type PartSweep } from './useMeasured';
 

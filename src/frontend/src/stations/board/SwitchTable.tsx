@@ -1,11 +1,11 @@
 import { useQuery } from '@tanstack/react-query';
 import { answer, api, reasonOf } from '../../api/client';
 import type { ControlRow, MeasuredPosition, PositionAnswer, PositionSeen, Setup } from '../../api/types';
-import type { Changes } from '../../setup/useChanges';
+import type { Changes } from '../../edits/useChanges';
 import { Button } from '../../ui/Button';
 import { Notice } from '../../ui/Notice';
 import { NumberField } from '../../ui/NumberField';
-import { figure } from '../air/figures';
+import { figure } from '../../ui/figures';
 
 interface Props {
   id: string;

@@ -3,7 +3,7 @@ import clsx from 'clsx';
 import { useState } from 'react';
 import { answer, api } from '../../api/client';
 import type { Suspect } from '../../api/types';
-import type { Changes } from '../../setup/useChanges';
+import type { Changes } from '../../edits/useChanges';
 import { Button } from '../../ui/Button';
 
 const STANDINGS = {

@@ -3,8 +3,8 @@ import clsx from 'clsx';
 import { Fragment } from 'react';
 import { answer, api } from '../../api/client';
 import type { Station } from '../../api/types';
-import { STATION_NAMES } from '../../path/stations';
-import { figure } from '../air/figures';
+import { STATION_NAMES } from '../../api/stations';
+import { figure } from '../../ui/figures';
 
 /** So often the three places are looked at again, in milliseconds. */
 const LOOK_AGAIN = 500;

@@ -1,5 +1,5 @@
 import type { TravelEffect } from '../../api/types';
-import { figure } from '../air/figures';
+import { figure } from '../../ui/figures';
 
 /** The range that is drawn, in microseconds, and what a board wants of it. */
 const [LOW, HIGH] = [850, 2150];

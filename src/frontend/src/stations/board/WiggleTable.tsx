@@ -2,7 +2,7 @@ import { useQuery } from '@tanstack/react-query';
 import clsx from 'clsx';
 import { answer, api } from '../../api/client';
 import type { StickAxis, WiggleSeen, WiggleView } from '../../api/types';
-import type { Changes } from '../../setup/useChanges';
+import type { Changes } from '../../edits/useChanges';
 import { Button } from '../../ui/Button';
 import { SelectField } from '../../ui/SelectField';
 

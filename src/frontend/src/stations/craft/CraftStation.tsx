@@ -1,5 +1,5 @@
 import { useBenchState } from '../../bench/BenchProvider';
-import { StationHead } from '../StationHead';
+import { StationHead } from '../../ui/StationHead';
 import { WholeWay } from '../WholeWay';
 
 /** What the craft does with the followed control, and the sums that lead to it, line by line. */

@@ -1,7 +1,7 @@
 import { makeEdit } from '../../api/edits';
 import type { Control, Setup } from '../../api/types';
-import { RemoveButton } from '../../setup/RemoveButton';
-import type { Changes } from '../../setup/useChanges';
+import { RemoveButton } from '../../edits/RemoveButton';
+import type { Changes } from '../../edits/useChanges';
 import { NumberField } from '../../ui/NumberField';
 import { SelectField } from '../../ui/SelectField';
 import { TextField } from '../../ui/TextField';

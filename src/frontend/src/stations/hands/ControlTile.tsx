@@ -2,7 +2,7 @@ import clsx from 'clsx';
 import { Pencil } from 'lucide-react';
 import type { ControlUse, ControlView, Setup } from '../../api/types';
 import { useBench, useBenchState } from '../../bench/BenchProvider';
-import type { Changes } from '../../setup/useChanges';
+import type { Changes } from '../../edits/useChanges';
 import { Popup } from '../../ui/Popup';
 import { ControlEditor } from './ControlEditor';
 

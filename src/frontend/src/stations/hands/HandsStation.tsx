@@ -1,9 +1,9 @@
 import { Plus } from 'lucide-react';
 import { freeId, makeEdit } from '../../api/edits';
 import type { ControlView, Setup, SetupView } from '../../api/types';
-import type { Changes } from '../../setup/useChanges';
+import type { Changes } from '../../edits/useChanges';
 import { Button } from '../../ui/Button';
-import { StationHead } from '../StationHead';
+import { StationHead } from '../../ui/StationHead';
 import { ControlTile } from './ControlTile';
 import { PowerOnCheck } from './PowerOnCheck';
 import { TransmitterFields } from './TransmitterFields';

@@ -3,7 +3,7 @@ import { Settings2 } from 'lucide-react';
 import { makeEdit } from '../../api/edits';
 import { transmittersQuery } from '../../api/queries';
 import type { Setup } from '../../api/types';
-import type { Changes } from '../../setup/useChanges';
+import type { Changes } from '../../edits/useChanges';
 import { ActionMenu } from '../../ui/ActionMenu';
 import { Button } from '../../ui/Button';
 import { NumberField } from '../../ui/NumberField';

@@ -1,5 +1,5 @@
 import type { Setup, SetupView } from '../../api/types';
-import type { Changes } from '../../setup/useChanges';
+import type { Changes } from '../../edits/useChanges';
 import { StationParts } from '../StationParts';
 import { ChannelsPart } from './chains/ChannelsPart';
 import { LogicPart } from './logic/LogicPart';

@@ -4,7 +4,7 @@ import { Download, FileUp } from 'lucide-react';
 import { useState } from 'react';
 import { answer, api } from '../../api/client';
 import { recognise } from '../../api/recognise';
-import type { Changes } from '../../setup/useChanges';
+import type { Changes } from '../../edits/useChanges';
 import { ActionMenu } from '../../ui/ActionMenu';
 import { FileButton } from '../../ui/FileButton';
 import { Notice } from '../../ui/Notice';

@@ -2,7 +2,7 @@ import clsx from 'clsx';
 import { CircleCheck, TriangleAlert } from 'lucide-react';
 import { useState } from 'react';
 import type { CapturedChannel, CaptureView } from '../../api/types';
-import type { Changes } from '../../setup/useChanges';
+import type { Changes } from '../../edits/useChanges';
 import { Button } from '../../ui/Button';
 import { FrameView } from './FrameView';
 

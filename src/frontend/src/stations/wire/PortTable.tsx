@@ -1,7 +1,7 @@
 import clsx from 'clsx';
 import { makeEdit } from '../../api/edits';
 import type { Setup, SetupView } from '../../api/types';
-import type { Changes } from '../../setup/useChanges';
+import type { Changes } from '../../edits/useChanges';
 import { Button } from '../../ui/Button';
 import { SelectField } from '../../ui/SelectField';
 import { TextField } from '../../ui/TextField';

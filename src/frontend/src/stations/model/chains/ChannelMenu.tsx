@@ -1,7 +1,7 @@
 import { makeEdit } from '../../../api/edits';
 import type { Channel, Setup } from '../../../api/types';
-import { RemoveButton } from '../../../setup/RemoveButton';
-import type { Changes } from '../../../setup/useChanges';
+import { RemoveButton } from '../../../edits/RemoveButton';
+import type { Changes } from '../../../edits/useChanges';
 import { NumberField } from '../../../ui/NumberField';
 import { Popup } from '../../../ui/Popup';
 import { TextField } from '../../../ui/TextField';

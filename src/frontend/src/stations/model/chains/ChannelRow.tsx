@@ -3,7 +3,7 @@ import { useState } from 'react';
 import type { ChainStep, Channel, Setup, SetupView } from '../../../api/types';
 import { useBench, useBenchState } from '../../../bench/BenchProvider';
 import { signed } from '../../../bench/Stick';
-import type { Changes } from '../../../setup/useChanges';
+import type { Changes } from '../../../edits/useChanges';
 import { Popup } from '../../../ui/Popup';
 import { TravelBar } from '../../../ui/TravelBar';
 import { moveStep, orderedSteps } from './chainEdits';

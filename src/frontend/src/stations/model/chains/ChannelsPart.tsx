@@ -2,7 +2,7 @@ import { Plus } from 'lucide-react';
 import { freeId, makeEdit } from '../../../api/edits';
 import type { Setup, SetupView } from '../../../api/types';
 import { spellOut } from '../../../path/orders';
-import type { Changes } from '../../../setup/useChanges';
+import type { Changes } from '../../../edits/useChanges';
 import { Button } from '../../../ui/Button';
 import { SelectField } from '../../../ui/SelectField';
 import { ChannelRow } from './ChannelRow';

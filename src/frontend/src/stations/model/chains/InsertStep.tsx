@@ -1,6 +1,6 @@
 import { Plus } from 'lucide-react';
 import type { Setup } from '../../../api/types';
-import type { Changes } from '../../../setup/useChanges';
+import type { Changes } from '../../../edits/useChanges';
 import { ActionMenu } from '../../../ui/ActionMenu';
 import { insertStep } from './chainEdits';
 import { NEW_STEPS } from './newSteps';

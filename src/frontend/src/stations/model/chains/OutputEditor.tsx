@@ -1,7 +1,7 @@
 import { Popover } from 'radix-ui';
 import type { Channel, Setup } from '../../../api/types';
 import { makeEdit } from '../../../api/edits';
-import type { Changes } from '../../../setup/useChanges';
+import type { Changes } from '../../../edits/useChanges';
 import { signed } from '../../../bench/Stick';
 import { NumberField } from '../../../ui/NumberField';
 

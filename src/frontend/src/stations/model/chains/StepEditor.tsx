@@ -1,7 +1,7 @@
 import { ArrowLeft, ArrowRight, Trash2 } from 'lucide-react';
 import { listed } from '../../../api/listed';
 import type { ChainStep, Setup } from '../../../api/types';
-import type { Changes } from '../../../setup/useChanges';
+import type { Changes } from '../../../edits/useChanges';
 import { ActionMenu } from '../../../ui/ActionMenu';
 import { Button } from '../../../ui/Button';
 import { SelectField } from '../../../ui/SelectField';

@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { makeEdit } from '../../../api/edits';
 import type { Channel, ControlView, Setup, Source } from '../../../api/types';
 import { useFlick } from '../../../bench/useFlick';
-import type { Changes } from '../../../setup/useChanges';
+import type { Changes } from '../../../edits/useChanges';
 import { Button } from '../../../ui/Button';
 import { SourcePicker } from './SourcePicker';
 

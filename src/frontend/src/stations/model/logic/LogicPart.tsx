@@ -1,5 +1,5 @@
 import type { Setup, SetupView } from '../../../api/types';
-import type { Changes } from '../../../setup/useChanges';
+import type { Changes } from '../../../edits/useChanges';
 import { AnnouncementTable } from './AnnouncementTable';
 import { ConditionTable } from './ConditionTable';
 import { OverrideTable } from './OverrideTable';

@@ -2,7 +2,7 @@ import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { answer, api, ProblemError } from '../../../api/client';
 import type { ReadyMadeView } from '../../../api/types';
-import type { Changes } from '../../../setup/useChanges';
+import type { Changes } from '../../../edits/useChanges';
 import { Button } from '../../../ui/Button';
 import { ParameterField } from './ParameterField';
 

@@ -2,7 +2,7 @@ import { useQuery } from '@tanstack/react-query';
 import clsx from 'clsx';
 import { useState } from 'react';
 import { readyMadeQuery } from '../../../api/queries';
-import type { Changes } from '../../../setup/useChanges';
+import type { Changes } from '../../../edits/useChanges';
 import { Notice } from '../../../ui/Notice';
 import { ReadyMadeForm } from './ReadyMadeForm';
 

@@ -1,4 +1,4 @@
-import type { Station, TraceStop } from '../api/types';
+import type { Station, TraceStop } from './types';
 
 /** The stations of the path in its order. */
 export const STATIONS: readonly Station[] = ['hands', 'model', 'air', 'wire', 'board', 'craft'];
