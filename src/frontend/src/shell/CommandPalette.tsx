@@ -1,6 +1,7 @@
 import { Command } from 'cmdk';
 import { Dialog } from 'radix-ui';
 import { useNavigate } from 'react-router';
+import { auxName } from '../api/aux';
 import type { Finding, SetupDocument, SetupView } from '../api/types';
 import { useBench } from '../bench/BenchProvider';
 import { STATION_NAMES, STATIONS } from '../api/stations';
@@ -35,7 +36,7 @@ export function CommandPalette({ open, onOpenChange, document, view, findings, c
       ...view.controls.map((c) => ({ words: `Follow ${c.name}`, run: () => pin(c.id) })),
     ],
     Channels: channels.map((c) => ({
-      words: `Channel ${c.number}${c.number > 4 ? ` (AUX ${c.number - 4})` : ''}: ${c.label}`,
+      words: `Channel ${c.number}${auxName(c.number) && ` (${auxName(c.number)})`}: ${c.label}`,
       run: () => {
         if (c.take.kind === 'control') pin(c.take.control);
         go('model');

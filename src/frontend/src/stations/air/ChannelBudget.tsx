@@ -1,4 +1,5 @@
 import clsx from 'clsx';
+import { auxName } from '../../api/aux';
 import type { BudgetRow } from '../../api/types';
 import { figure } from '../../ui/figures';
 
@@ -33,7 +34,7 @@ function Channel({ row }: { row: BudgetRow }) {
       <p className="flex justify-between gap-2 font-bold">
         <span>
           {row.channel}
-          {row.channel > 4 && <span className="font-normal text-soft"> · AUX {row.channel - 4}</span>}
+          {auxName(row.channel) && <span className="font-normal text-soft"> · {auxName(row.channel)}</span>}
         </span>
         {row.arrives && (
           <span className={clsx('font-normal', row.steps > 0 ? 'text-ochre' : 'text-soft')}>

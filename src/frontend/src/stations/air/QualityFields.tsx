@@ -1,4 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
+import { auxName } from '../../api/aux';
 import { linkProfilesQuery } from '../../api/queries';
 import { makeEdit } from '../../api/edits';
 import type { Setup, SetupView } from '../../api/types';
@@ -23,7 +24,7 @@ export function QualityFields({ setup, view, changes }: Props) {
   const sent = Object.values(setup.model.channels).find((c) => c.take.kind === 'sensor');
   const places = free.map((choice) => ({
     id: String(choice.channel),
-    name: `Channel ${choice.channel} · AUX ${choice.channel - 4}`,
+    name: `Channel ${choice.channel} · ${auxName(choice.channel)}`,
     hint: choice.reasons.join(' '),
   }));
   const remove = () =>
@@ -36,9 +37,9 @@ export function QualityFields({ setup, view, changes }: Props) {
     <section aria-labelledby="quality" className="mb-5 max-w-4xl">
       <h2 id="quality" className="text-lg font-bold">
         {by !== null
-          ? `The receiver puts the signal quality on channel ${by}, AUX ${by - 4}`
+          ? `The receiver puts the signal quality on channel ${by}, ${auxName(by)}`
           : sent
-            ? `${sent.label} is sent up again on channel ${sent.number}, AUX ${sent.number - 4}`
+            ? `${sent.label} is sent up again on channel ${sent.number}, ${auxName(sent.number)}`
             : 'The goggles show no signal quality by channel'}
       </h2>
       <p className="max-w-[75ch] text-soft">

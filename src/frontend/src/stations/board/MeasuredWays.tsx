@@ -1,6 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import clsx from 'clsx';
 import { Link } from 'react-router';
+import { auxName } from '../../api/aux';
 import { answer, api, ProblemError } from '../../api/client';
 import type { BoardReadings, MeasuredTruth, Station } from '../../api/types';
 import { STATION_NAMES } from '../../api/stations';
@@ -128,7 +129,7 @@ function ChannelRows({ channel }: { channel: MeasuredTruth }) {
   const name = (
     <>
       <b>{channel.channel}</b>
-      {channel.channel > 4 && <span className="ml-2 text-[0.8rem] text-soft">AUX {channel.channel - 4}</span>}
+      <span className="ml-2 text-[0.8rem] text-soft">{auxName(channel.channel)}</span>
       <span className="text-[0.84rem] font-normal text-soft max-sm:ml-2 sm:block">{channel.carries}</span>
     </>
   );

@@ -1,4 +1,5 @@
 import clsx from 'clsx';
+import { auxName, auxOf } from '../../api/aux';
 import type { ControlRow, Setup } from '../../api/types';
 import { useBench, useBenchState } from '../../bench/BenchProvider';
 
@@ -33,7 +34,7 @@ export function PositionTable({ rows, setup }: { rows: readonly ControlRow[]; se
 function Row({ row, columns, setup }: { row: ControlRow; columns: number; setup: Setup }) {
   const { followed, move } = useBench();
   const setting = useBenchState((s) => s.message?.snapshot.settings[row.control] ?? null);
-  const watched = Object.values(setup.board.functions).find((f) => f.aux === row.channel - 4);
+  const watched = Object.values(setup.board.functions).find((f) => f.aux === auxOf(row.channel));
   const gap = columns - row.cells.length;
   return (
     <tr className={clsx('border-b border-hair', followed === row.control && 'bg-sea-wash/60')}>
@@ -41,8 +42,7 @@ function Row({ row, columns, setup }: { row: ControlRow; columns: number; setup:
         {row.name}
       </th>
       <td className="pr-3 whitespace-nowrap">
-        <b>{row.channel}</b>{' '}
-        {row.channel > 4 && <span className="text-[0.8rem] font-semibold text-soft">AUX {row.channel - 4}</span>}
+        <b>{row.channel}</b> <span className="text-[0.8rem] font-semibold text-soft">{auxName(row.channel)}</span>
       </td>
       {row.cells.flatMap((cell, i) => [
         // Two positions stand at the two ends; the middle stays empty.
@@ -91,7 +91,7 @@ function Row({ row, columns, setup }: { row: ControlRow; columns: number; setup:
 /** What the plan says otherwise: a function that should be on here, or should not. */
 function offPlan(setup: Setup, row: ControlRow, cell: ControlRow['cells'][number]): string[] {
   return Object.entries(setup.board.functions).flatMap(([id, { control, aux, planned = [], label }]) => {
-    if (control !== row.control || aux + 4 !== row.channel || planned.length === 0) return [];
+    if (control !== row.control || aux !== auxOf(row.channel) || planned.length === 0) return [];
     const [on, wanted] = [cell.functions.includes(id), planned.includes(cell.setting)];
     if (on === wanted) return [];
     return [wanted ? `planned here: ${label}` : `not planned here: ${label}`];

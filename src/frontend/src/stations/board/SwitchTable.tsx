@@ -1,4 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
+import { auxName } from '../../api/aux';
 import { answer, api, reasonOf } from '../../api/client';
 import type { ControlRow, MeasuredPosition, PositionAnswer, PositionSeen, Setup } from '../../api/types';
 import type { Changes } from '../../edits/useChanges';
@@ -50,7 +51,7 @@ export function SwitchTable({ id, setup, rows, seen, changes, stale, onSee }: Pr
               <p>
                 <b className="block">{row.name}</b>
                 <span className="text-sm text-soft">
-                  channel {row.channel} · AUX {row.channel - 4}
+                  channel {row.channel} · {auxName(row.channel)}
                 </span>
               </p>
               <div className="flex flex-wrap items-start gap-x-4">

@@ -1,6 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import clsx from 'clsx';
 import { Fragment } from 'react';
+import { auxName } from '../../api/aux';
 import { answer, api } from '../../api/client';
 import type { Station } from '../../api/types';
 import { STATION_NAMES } from '../../api/stations';
@@ -46,9 +47,7 @@ export function ThreeWays({ id }: { id: string }) {
                 >
                   <th scope="row" className="py-1 pr-3 text-left whitespace-nowrap">
                     {c.channel}
-                    {c.channel > 4 && (
-                      <span className="text-[0.8rem] text-soft max-sm:block sm:ml-2">AUX {c.channel - 4}</span>
-                    )}
+                    <span className="text-[0.8rem] text-soft max-sm:block sm:ml-2">{auxName(c.channel)}</span>
                   </th>
                   <Value us={c.model} of={c.carries || 'nothing'} apart={false} />
                   <Value us={c.wire} of="" apart={c.parts === 'air' || c.parts === 'wire'} />

@@ -1,6 +1,7 @@
 import clsx from 'clsx';
 import { CircleCheck, TriangleAlert } from 'lucide-react';
 import { useState } from 'react';
+import { auxName } from '../../api/aux';
 import type { CapturedChannel, CaptureView } from '../../api/types';
 import type { Changes } from '../../edits/useChanges';
 import { Button } from '../../ui/Button';
@@ -76,7 +77,7 @@ function ChannelTable({ channels }: { channels: readonly CapturedChannel[] }) {
             <tr key={channel.number} className="border-b border-hair">
               <th scope="row" className="py-1 pr-3 text-left">
                 {channel.number}
-                {channel.number > 4 && <span className="font-normal text-soft"> · AUX {channel.number - 4}</span>}
+                {auxName(channel.number) && <span className="font-normal text-soft"> · {auxName(channel.number)}</span>}
               </th>
               <td className={clsx('pr-3', channel.label === '' && 'text-soft')}>{channel.label || 'nothing'}</td>
               <td className="pr-3 text-right font-mono">{figure(channel.lowest, 0)}</td>

@@ -1,3 +1,4 @@
+import { auxName } from '../../../api/aux';
 import { makeEdit } from '../../../api/edits';
 import type { Channel, Setup } from '../../../api/types';
 import { RemoveButton } from '../../../edits/RemoveButton';
@@ -47,7 +48,7 @@ export function ChannelMenu({ id, channel, setup, changes }: Props) {
         />
         <NumberField
           label="Number"
-          unit={channel.number > 4 ? `AUX ${channel.number - 4}` : ''}
+          unit={auxName(channel.number)}
           value={channel.number}
           min={1}
           max={setup.transmitter.channels}

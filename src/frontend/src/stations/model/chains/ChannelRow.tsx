@@ -1,5 +1,6 @@
 import clsx from 'clsx';
 import { useState } from 'react';
+import { auxName } from '../../../api/aux';
 import type { ChainStep, Channel, Setup, SetupView } from '../../../api/types';
 import { useBench, useBenchState } from '../../../bench/BenchProvider';
 import { signed } from '../../../bench/Stick';
@@ -41,9 +42,7 @@ export function ChannelRow({ id, channel, setup, view, changes }: Props) {
     >
       <td className="py-1.5 pr-3 whitespace-nowrap">
         <b className="text-xl">{channel.number}</b>
-        {channel.number > 4 && (
-          <span className="ml-1.5 text-[0.8rem] font-semibold text-soft">AUX {channel.number - 4}</span>
-        )}
+        <span className="ml-1.5 text-[0.8rem] font-semibold text-soft">{auxName(channel.number)}</span>
       </td>
       <td className="max-w-32 pr-3 max-md:max-w-none">
         <ChannelMenu id={id} channel={channel} setup={setup} changes={changes} />

@@ -1,4 +1,5 @@
 import { Plus } from 'lucide-react';
+import { auxName } from '../../../api/aux';
 import { freeId, makeEdit } from '../../../api/edits';
 import type { Setup, SetupView } from '../../../api/types';
 import { spellOut } from '../../../path/orders';
@@ -65,7 +66,7 @@ export function ChannelsPart({ setup, view, changes }: Props) {
       {free !== undefined && (
         <Button className="mt-3" onClick={() => add(free)}>
           <Plus size={15} aria-hidden /> Channel {free}
-          {free > 4 && ` (AUX ${free - 4})`}
+          {auxName(free) && ` (${auxName(free)})`}
         </Button>
       )}
     </>
