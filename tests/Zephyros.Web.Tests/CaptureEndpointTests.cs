@@ -35,6 +35,11 @@ public sealed class CaptureEndpointTests : IAsyncDisposable
             );
             Assert.Equal(25, frame["bytes"]!.AsArray().Count);
             Assert.Equal((15, "header"), ((int)frame["bytes"]![0]!["value"]!, (string)frame["bytes"]![0]!["name"]!));
+            // The same frame as bare bytes, again and again, is recognised and has no levels that could be drawn.
+            Assert.True((bool)view["hasLevels"]!);
+            var bytes = frame["bytes"]!.AsArray().Select(b => (byte)(int)b!["value"]!).ToArray();
+            var (_, bare) = await DropAsync([.. Enumerable.Repeat(bytes, 20).SelectMany(b => b)]);
+            Assert.Equal(("packed16", false), ((string)bare["format"]!, (bool)bare["hasLevels"]!));
         }
     }
 

@@ -33,6 +33,8 @@ public sealed class ProofEndpointTests : IAsyncDisposable
             steps => Assert.Equal("Throttle", steps.Count == 0 ? "Throttle" : (string)steps[0]!["followed"]!)
         );
         Assert.Equal("Left shoulder", (string)path[2]!["followed"]!);
+        // What is shown of a step is what is there once it is done.
+        Assert.Equal("far", (string)path[2]!["stops"]![0]!["figure"]!);
 
         // The bench that everybody sees is put to the last step.
         var picture = await JsonAsync(

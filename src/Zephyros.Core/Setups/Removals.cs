@@ -2,7 +2,6 @@ using System.Collections.Immutable;
 using Zephyros.Core.Board;
 using Zephyros.Core.Hands;
 using Zephyros.Core.Model;
-using Zephyros.Core.Units;
 
 namespace Zephyros.Core.Setups;
 

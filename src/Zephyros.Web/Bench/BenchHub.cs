@@ -97,7 +97,7 @@ internal sealed class BenchHub(BenchRooms rooms) : Hub
         }
         catch (UnreadableException error)
         {
-            throw new HubException(error.Message);
+            throw new HubException(error.Message, error);
         }
     }
 }

@@ -1,4 +1,5 @@
 using Zephyros.Core.Captures;
+using Zephyros.Core.Measure;
 using Zephyros.Core.Setups;
 using Zephyros.Core.Units;
 using Zephyros.Core.Wire;
@@ -44,14 +45,14 @@ public sealed record CaptureView(
         IReadOnlyList<string> otherLines
     )
     {
-        var same = verdict.Format == setup.Wire.Format;
+        var wire = new RecordedWire(setup, verdict);
         return new CaptureView(
             id,
             verdict.Title,
-            same && !verdict.IsFlipped,
-            [.. verdict.Notes, .. Comparison(setup, verdict)],
+            wire.Fits,
+            [.. verdict.Notes, .. wire.Differences],
             verdict.Format,
-            verdict.Format is { } format && !same ? Edits.SpeakFormat(setup, format, verdict.Interval) : null,
+            wire.Edit,
             capture is not null && verdict.Frames.Count > 0,
             (capture?.End ?? 0) / 1e9,
             verdict.Interval,
@@ -60,18 +61,5 @@ public sealed record CaptureView(
             otherLines,
             [.. verdict.Channels.Select(c => CapturedChannel.Of(setup, c))]
         );
-    }
-
-    private static IEnumerable<string> Comparison(Setup setup, CaptureVerdict verdict)
-    {
-        if (verdict.Format is not { } format)
-            yield break;
-        if (format != setup.Wire.Format)
-            yield return $"The setup says {setup.Wire.Format.Describe().Name}; the wire speaks {format.Describe().Name}.";
-        else if (
-            verdict.Interval is { } interval
-            && Math.Abs(interval.Value - setup.Wire.FramePeriod.Value) > setup.Wire.FramePeriod.Value / 4
-        )
-            yield return $"The setup says a frame every {setup.Wire.FramePeriod}; here they come every {Figures.Plain(interval.Value)} ms.";
     }
 }

@@ -1,6 +1,8 @@
 using Zephyros.Core.Board;
+using Zephyros.Core.Model;
 using Zephyros.Core.Path;
 using Zephyros.Core.Setups;
+using Zephyros.Core.Units;
 
 namespace Zephyros.Core.Tests.Path;
 
@@ -120,6 +122,26 @@ public sealed class PathTracerTests
             [("safe", 988.125, 0), ("mid", 1500, 1), ("far", 2011.875, 1)],
             cells.Select(c => (c.Name, c.Received.Value, c.Functions.Count))
         );
+    }
+
+    // A channel that takes the dial, one that takes that channel, and one of a lower number on which the dial only decides.
+    [Fact]
+    public void Channels_that_a_control_reaches_as_a_value_come_before_those_where_it_decides()
+    {
+        var setup = Demo
+            .Plain.WithChannel("beeper", c => c with { Take = Build.Hand("right-dial") })
+            .WithChannel(
+                "mode",
+                c =>
+                    c with
+                    {
+                        Number = new ChannelNumber(16),
+                        Take = new ChannelSource { Channel = "beeper" },
+                    }
+            )
+            .WithCondition("up", Build.Above(Build.Hand("right-dial"), 50))
+            .WithOverride("roll", "up", 0);
+        Assert.Equal(["beeper", "mode", "roll"], SignalPlan.Compile(setup).ChannelsOf("right-dial").Select(c => c.Id));
     }
 
     private static string[] Figures(PathTrace trace) => [.. trace.Stops.Select(s => $"{s.Figure} {s.Unit}".TrimEnd())];

@@ -1,5 +1,3 @@
-using System.Collections.Immutable;
-using Zephyros.Core.Board;
 using Zephyros.Core.Hands;
 using Zephyros.Core.Measure;
 using Zephyros.Core.Path;
