@@ -52,7 +52,7 @@ function Figures() {
           </li>
         ))}
       </ol>
-      <div className="on-deep bg-deep px-6 py-4 text-deep-ink max-md:order-first [&_p]:text-2xl [&_[data-testid=board-title]]:text-[clamp(4rem,8vw,8rem)] [&_[data-testid=board-title]]:leading-none">
+      <div className="on-deep bg-deep px-6 py-4 text-deep-ink max-md:order-first [&_li]:text-2xl [&_p]:text-2xl [&_[data-testid=board-title]]:text-[clamp(4rem,8vw,8rem)] [&_[data-testid=board-title]]:leading-none">
         <BoardSays />
       </div>
     </>
