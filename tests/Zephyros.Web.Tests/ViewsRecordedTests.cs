@@ -14,6 +14,13 @@ public sealed class ViewsRecordedTests(TestServer server) : IClassFixture<TestSe
         "/api/setups/wren/view",
         "/api/setups/wren/ready-made",
         "/api/setups/wren/findings",
+        "/api/setups/wren/symptoms",
+        "/api/setups/wren/simulated-measurement",
+        "/api/setups/wren/proposals/channel-order/RTEA",
+        "/api/setups/wren/revisions",
+        "/api/setups/wren/removals?place=/model/channels/arm",
+        "/api/setups/gannet/view",
+        "/api/transmitters",
         "/api/link-profiles",
         "/api/wire-formats",
     ];
@@ -30,6 +37,50 @@ public sealed class ViewsRecordedTests(TestServer server) : IClassFixture<TestSe
         }
 
         Recorded.AssertSame("views", lines);
+    }
+
+    // The promises of a small craft with their sequences, along the path.
+    [Fact]
+    public async Task A_proof_is_told_as_it_was_told()
+    {
+        using var client = server.CreateClient();
+        await SendAsync(client, HttpMethod.Post, "/api/setups/gannet/proof", """{"twoHands":false}""");
+        JsonNode proof;
+        do
+        {
+            await Task.Delay(100, TestContext.Current.CancellationToken);
+            proof = await JsonAsync(await SendAsync(client, HttpMethod.Get, "/api/setups/gannet/proof"));
+        } while ((bool)proof["running"]!);
+        var lines = new List<string>();
+        foreach (var promise in proof["promises"]!.AsArray())
+        {
+            // How long it took is the machine's.
+            promise!.AsObject().Remove("milliseconds");
+            lines.Add($"# {promise["code"]}");
+            lines.AddRange(Told(promise));
+        }
+
+        Recorded.AssertSame("proof", lines);
+    }
+
+    // What the interface's types are made of, as far as this program mends it: quantities, and tests that hold tests.
+    [Fact]
+    public async Task Types_are_described_as_they_were()
+    {
+        using var client = server.CreateClient();
+        var document = await JsonAsync(await SendAsync(client, HttpMethod.Get, "/openapi/v1.json"));
+        Recorded.AssertSame(
+            "types",
+            document["components"]!["schemas"]!
+                .AsObject()
+                .Where(s =>
+                    s.Key.StartsWith("Test", StringComparison.Ordinal)
+                    || typeof(Core.Units.Percent).Assembly.GetType($"Zephyros.Core.Units.{s.Key}") is not null
+                    || s.Key is "FlightBoard" or "LinkSettings" or "TransmitterModel"
+                )
+                .OrderBy(s => s.Key, StringComparer.Ordinal)
+                .Select(s => $"{s.Key} {CanonicalJson.Write(s.Value)}")
+        );
     }
 
     // When something was saved is the moment's own.
