@@ -1,3 +1,4 @@
+using System.Runtime.Versioning;
 using Zephyros.Core.Captures;
 using Zephyros.Web.Captures;
 
@@ -21,4 +22,18 @@ public sealed class ShelfTests
 
     private static CaptureVerdict Verdict() =>
         CaptureFile.Read(new MemoryStream("time,level\n0,1\n1,0\n2,1\n"u8.ToArray())).Verdict!;
+
+    [Fact]
+    [SupportedOSPlatform("linux")]
+    public void What_is_uploaded_is_its_owners_alone_and_goes_away()
+    {
+        string name;
+        using (var file = UploadFile.Open())
+        {
+            name = file.Name;
+            Assert.Equal(UnixFileMode.UserRead | UnixFileMode.UserWrite, File.GetUnixFileMode(name));
+        }
+
+        Assert.False(File.Exists(name));
+    }
 }

@@ -57,17 +57,8 @@ internal static class CaptureEndpoints
             return Saving.NoSetup(id);
         if (context.Features.Get<IHttpMaxRequestBodySizeFeature>() is { IsReadOnly: false } feature)
             feature.MaxRequestBodySize = Limit;
-        // Read twice and line by line, so it lies in a file that nobody else sees and that goes away with the request.
-        await using var file = new FileStream(
-            Path.Combine(Path.GetTempPath(), Path.GetRandomFileName()),
-            new FileStreamOptions
-            {
-                Mode = FileMode.CreateNew,
-                Access = FileAccess.ReadWrite,
-                Options = FileOptions.DeleteOnClose,
-                BufferSize = 64 * 1024,
-            }
-        );
+        // Read twice and line by line, so it lies in a file.
+        await using var file = UploadFile.Open();
         try
         {
             await context.Request.Body.CopyToAsync(file, cancel);
