@@ -108,4 +108,16 @@ public sealed class ProvenFixTests
             Build.Patient,
             TestContext.Current.CancellationToken
         );
+
+    // The arm switch is on channel 5.
+    [Theory]
+    [InlineData(5, true)]
+    [InlineData(4, false)]
+    public void A_band_as_planned_is_offered_up_to_the_last_channel_that_arrives(int carried, bool offered)
+    {
+        var setup = Demo
+            .Plain.WithArm(f => f with { Planned = [2], Low = new(900), High = new(1200) })
+            .WithAir(a => a with { Channels = carried });
+        Assert.Equal(offered, CandidateFixes.Of(setup).Any(c => c.Id == "as-planned/arm"));
+    }
 }
