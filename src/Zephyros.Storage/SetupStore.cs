@@ -116,7 +116,7 @@ public sealed class SetupStore
     {
         using var connection = database.Connect();
         using var transaction = connection.BeginTransaction(deferred: false);
-        var id = FreeId(connection, setup.Craft.Name);
+        var id = NewId(connection, setup.Craft.Name);
         Write(connection, "INSERT INTO setups (id, created_at) VALUES ($id, $at)", ("$id", id), ("$at", Now()));
         Insert(connection, id, 1, RevisionKind.Create, title, shows: 1, parent: null, setup);
         var stored = Current(connection, id)!;
@@ -290,15 +290,8 @@ public sealed class SetupStore
     private static List<string> Ids(SqliteConnection connection) =>
         Read(connection, "SELECT id FROM setups ORDER BY id", row => row.GetString(0));
 
-    private static string FreeId(SqliteConnection connection, string name)
-    {
-        var stem = Slug(name);
-        var taken = Ids(connection).ToHashSet(StringComparer.Ordinal);
-        return Enumerable
-            .Range(1, int.MaxValue)
-            .Select(n => n == 1 ? stem : $"{stem}-{n}")
-            .First(id => !taken.Contains(id));
-    }
+    private static string NewId(SqliteConnection connection, string name) =>
+        FreeId.Of(Slug(name), Ids(connection).ToHashSet(StringComparer.Ordinal).Contains);
 
     private static string Slug(string name)
     {

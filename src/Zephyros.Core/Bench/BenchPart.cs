@@ -1,7 +1,6 @@
 namespace Zephyros.Core.Bench;
 
 /// <summary>A part of the bench that does something by itself at times.</summary>
-/// <param name="Name">What it is, for people who look at an agenda.</param>
 /// <param name="Next">The virtual time at which it acts next; <see cref="TimeSpan.MaxValue"/> when it does not.</param>
 /// <param name="Act">What it does then.</param>
-internal sealed record BenchPart(string Name, Func<TimeSpan> Next, Action Act);
+internal sealed record BenchPart(Func<TimeSpan> Next, Action Act);

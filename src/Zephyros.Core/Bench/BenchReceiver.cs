@@ -67,7 +67,7 @@ internal sealed class BenchReceiver
     public void Restart() => Linked = sent = false;
 
     /// <summary>True when it sends frames while it has power.</summary>
-    /// <param name="sending">True while the transmitter sends and nothing blocks the link.</param>
+    /// <param name="sending">True while the transmitter sends and nothing blocks the link: packets may come, or do.</param>
     public bool Sends(bool sending) =>
         sending
         || plan.Setup.Air.OnLoss == ReceiverLoss.Preset
@@ -89,7 +89,7 @@ internal sealed class BenchReceiver
     public bool SendFrame(SignalValues values, bool sending)
     {
         var radio = sending && way.Up;
-        if (!radio && plan.Setup.Air.OnLoss == ReceiverLoss.Silent)
+        if (!Sends(radio))
             return false;
         if (!radio)
             Substitute();

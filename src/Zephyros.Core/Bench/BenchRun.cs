@@ -264,16 +264,11 @@ public sealed class BenchRun
     // comes at the very moment of a loss is in time.
     private BenchAgenda Agenda() =>
         new(
-            new BenchPart("the transmitter has started", () => transmitter.Starting, () => SetTransmitter(true)),
+            new BenchPart(() => transmitter.Starting, () => SetTransmitter(true)),
+            new BenchPart(() => transmitter.NextSaying, () => Log.Say(now, transmitter.Repeat(now))),
+            new BenchPart(() => transmitter.NextModel, RunModel),
+            new BenchPart(() => Sends ? nextFrame : TimeSpan.MaxValue, SendFrame),
             new BenchPart(
-                "something is said again",
-                () => transmitter.NextSaying,
-                () => Log.Say(now, transmitter.Repeat(now))
-            ),
-            new BenchPart("the model goes on", () => transmitter.NextModel, RunModel),
-            new BenchPart("the receiver sends a frame", () => Sends ? nextFrame : TimeSpan.MaxValue, SendFrame),
-            new BenchPart(
-                "a timer of the board is over",
                 () => clock.Next.Due,
                 () => Become(BoardMachine.Elapse(plan.Board, board, clock.Next.Timer, surroundings.Fix))
             )

@@ -7,10 +7,10 @@ namespace Zephyros.Core.Path;
 /// <param name="Sent">What the transmitter sent in that packet, channel 1 first; null before the first one.</param>
 /// <param name="Counts">The counts of that frame, channel 1 first; null before the first one.</param>
 /// <param name="Packets">True while packets get to the receiver.</param>
-/// <param name="Silent">Why no frames go out on the wire, in words; empty while they do.</param>
+/// <param name="WhySilent">Why no frames go out on the wire, in words; empty while they do.</param>
 public sealed record OnTheWay(
     IReadOnlyList<Microseconds>? Sent,
     IReadOnlyList<int>? Counts,
     bool Packets,
-    string Silent
+    string WhySilent
 );

@@ -205,8 +205,8 @@ public sealed class PathTracer
 
     private TraceStop AtWire(ChannelNumber number)
     {
-        if (way.Silent.Length > 0 || way.Counts is not { } frame)
-            return Ended(Station.Wire, way.Silent.Length > 0 ? way.Silent : "no frame has come yet");
+        if (way.WhySilent.Length > 0 || way.Counts is not { } frame)
+            return Ended(Station.Wire, way.WhySilent.Length > 0 ? way.WhySilent : "no frame has come yet");
         var count = frame[number.Value - 1];
         var value = plan.Wire.ToMicroseconds(count);
         return new TraceStop(

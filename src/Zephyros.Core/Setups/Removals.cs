@@ -64,17 +64,6 @@ public static class Removals
         };
     }
 
-    /// <summary>A setup without a channel and the overrides on it.</summary>
-    public static Setup WithoutChannel(Setup setup, string id) =>
-        setup with
-        {
-            Model = setup.Model with
-            {
-                Channels = setup.Model.Channels.Remove(id),
-                Overrides = setup.Model.Overrides.RemoveRange(setup.Model.OverridesOf(id).Select(o => o.Key)),
-            },
-        };
-
     /// <summary>A setup without a function of the board and what announces it.</summary>
     public static Setup WithoutFunction(Setup setup, string id) =>
         setup with
@@ -83,6 +72,17 @@ public static class Removals
             Model = setup.Model with
             {
                 Announcements = setup.Model.Announcements.RemoveRange(Announcing(setup, id).Select(a => a.Key)),
+            },
+        };
+
+    // The overrides on a channel go with it.
+    private static Setup WithoutChannel(Setup setup, string id) =>
+        setup with
+        {
+            Model = setup.Model with
+            {
+                Channels = setup.Model.Channels.Remove(id),
+                Overrides = setup.Model.Overrides.RemoveRange(setup.Model.OverridesOf(id).Select(o => o.Key)),
             },
         };
 

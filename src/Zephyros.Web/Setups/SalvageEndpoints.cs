@@ -1,4 +1,5 @@
 using System.Text;
+using System.Text.Json;
 using Zephyros.Core.Setups;
 using Zephyros.Storage;
 using Zephyros.Web.Problems;
@@ -16,12 +17,11 @@ internal static class SalvageEndpoints
     }
 
     private static IResult Text(string kind, string id, Salvage salvage) =>
-        Array.Find(Enum.GetValues<DocumentKind>(), k => Word(k) == kind) is var known
-        && Word(known) == kind
-        && salvage.Text(known, id) is { } text
+        Enum.GetValues<DocumentKind>().Where(k => Word(k) == kind).Select(k => salvage.Text(k, id)).FirstOrDefault()
+            is { } text
             ? TypedResults.File(Encoding.UTF8.GetBytes(text), "text/plain", $"{kind}-{id}.as-stored.json")
             : Problem.NotFound($"There is no stored {kind} \"{id}\".");
 
     private static string Word(DocumentKind kind) =>
-        System.Text.Json.JsonSerializer.SerializeToNode(kind, SetupJson.Options)!.GetValue<string>();
+        JsonSerializer.SerializeToNode(kind, SetupJson.Options)!.GetValue<string>();
 }

@@ -6,7 +6,7 @@ import { BrowserRouter, Route, Routes } from 'react-router';
 import { Hangar } from './hangar/Hangar';
 import { NotFound } from './shell/NotFound';
 import { applyStoredTheme } from './shell/theme';
-import { Part } from './ui/Part';
+import { Boundary } from './ui/Boundary';
 import './styles.css';
 
 // The dialogs' library puts a style element into the page; the page's security policy lets it in by this nonce.
@@ -22,7 +22,7 @@ createRoot(document.getElementById('root')!).render(
   <StrictMode>
     <QueryClientProvider client={queries}>
       <BrowserRouter>
-        <Part name="This page">
+        <Boundary name="This page">
           <Suspense
             fallback={
               <p role="status" className="p-6">
@@ -36,7 +36,7 @@ createRoot(document.getElementById('root')!).render(
               <Route path="*" element={<NotFound />} />
             </Routes>
           </Suspense>
-        </Part>
+        </Boundary>
       </BrowserRouter>
     </QueryClientProvider>
   </StrictMode>,

@@ -73,6 +73,23 @@ public sealed class OnTheWayTests
         Assert.DoesNotContain(bench.Snapshot("throttle").Trace.Stops, s => s.Mark == TraceMark.Ended);
     }
 
+    // Far beyond the range nothing comes by radio; one that holds has nothing to hold, so the board sees no centred sticks.
+    [Theory]
+    [InlineData(ReceiverLoss.Silent, false)]
+    [InlineData(ReceiverLoss.Hold, false)]
+    [InlineData(ReceiverLoss.Preset, true)]
+    public void A_receiver_that_gets_power_out_of_range_sends_only_what_it_has(ReceiverLoss loss, bool sends)
+    {
+        var bench = Settled(Demo.Plain.WithAir(a => a with { OnLoss = loss }));
+        bench.SetDistance(new Kilometres(10_000));
+        bench.AdvanceTo(bench.Now + TimeSpan.FromSeconds(2));
+        bench.SetPower(false);
+        bench.SetPower(true);
+        bench.AdvanceTo(bench.Now + TimeSpan.FromSeconds(2));
+        Assert.Equal(sends, bench.Board.HasSignal);
+        Assert.Equal(sends, bench.Snapshot("throttle").Trace.Stops[3].Mark != TraceMark.Ended);
+    }
+
     // At the edge of the range most packets are lost; wire and board still show the same packet at every moment.
     [Fact]
     public void A_lost_packet_shows_on_air_and_never_only_at_the_board()

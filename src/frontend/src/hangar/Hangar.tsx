@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
 import { Moon } from 'lucide-react';
-import { setupsQuery } from '../api/queries';
+import { setupsQuery, unreadableQuery } from '../api/queries';
 import { Brand } from '../shell/Brand';
 import { Tool } from '../shell/Header';
 import { toggleTheme } from '../shell/theme';
@@ -14,6 +14,7 @@ import { Unreadable } from './Unreadable';
 /** All craft, each with what is wrong with its setup. */
 export function Hangar() {
   const setups = useQuery(setupsQuery);
+  const unreadable = useQuery(unreadableQuery);
   const wrong = setups.data?.filter((s) => s.findings.length > 0).length ?? 0;
   return (
     <div className="mx-auto max-w-6xl px-6 pb-10 max-sm:px-3">
@@ -53,7 +54,7 @@ export function Hangar() {
             </Notice>
           </div>
         )}
-        {setups.data?.length === 0 && (
+        {setups.data?.length === 0 && unreadable.data?.length === 0 && (
           <div className="max-w-[60ch] py-8">
             <h2 className="text-xl font-bold">No craft yet</h2>
             <p className="mt-1">
@@ -68,7 +69,7 @@ export function Hangar() {
             <CraftRow key={setup.id} setup={setup} />
           ))}
         </ul>
-        <Unreadable />
+        <Unreadable documents={unreadable.data ?? []} />
         <p className="mt-6 max-w-[80ch] text-[0.93rem] text-soft">
           Propellers off for everything on the bench. A simulated pass is not a bench pass, and a bench pass is not a
           flight test. Local law and licensed practice decide on power, band and flying.

@@ -1,4 +1,4 @@
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { Download, FileWarning, Undo2 } from 'lucide-react';
 import { answer, api } from '../api/client';
 import { setupsQuery, unreadableQuery } from '../api/queries';
@@ -12,19 +12,18 @@ const KINDS: Record<UnreadableDocument['kind'], string> = {
 };
 
 /** What is stored and cannot be read: shown as such, and given away as it is. Nothing when all can be read. */
-export function Unreadable() {
-  const unreadable = useQuery(unreadableQuery);
-  if (!unreadable.data || unreadable.data.length === 0) return null;
+export function Unreadable({ documents }: { documents: readonly UnreadableDocument[] }) {
+  if (documents.length === 0) return null;
   return (
     <section aria-labelledby="unreadable" className="mt-8">
       <h2 id="unreadable" className="flex items-center gap-2 text-xl font-bold text-rust">
-        <FileWarning size={20} aria-hidden /> Cannot be read · {unreadable.data.length}
+        <FileWarning size={20} aria-hidden /> Cannot be read · {documents.length}
       </h2>
       <p className="text-soft">
         Damaged, or written by another version of the program. It is kept as it is; everything else works as usual.
       </p>
       <ul>
-        {unreadable.data.map((document) => (
+        {documents.map((document) => (
           <UnreadableRow key={`${document.kind} ${document.id}`} document={document} />
         ))}
       </ul>
@@ -35,7 +34,12 @@ export function Unreadable() {
 function UnreadableRow({ document }: { document: UnreadableDocument }) {
   const { kind, id, name, setup, revision, reason, undoTitle } = document;
   const client = useQueryClient();
+  const settled = {
+    onSettled: () =>
+      Promise.all([setupsQuery, unreadableQuery].map(({ queryKey }) => client.invalidateQueries({ queryKey }))),
+  };
   const undo = useMutation({
+    ...settled,
     mutationFn: () =>
       answer(
         api.POST('/api/setups/{id}/undo', {
@@ -43,8 +47,11 @@ function UnreadableRow({ document }: { document: UnreadableDocument }) {
           headers: { 'If-Match': `"${revision}"` },
         }),
       ),
-    onSettled: () =>
-      Promise.all([setupsQuery, unreadableQuery].map(({ queryKey }) => client.invalidateQueries({ queryKey }))),
+  });
+  const forget = useMutation({
+    ...settled,
+    mutationFn: () =>
+      api.DELETE('/api/link-profiles/{profile}', { params: { path: { profile: id } } }).then(() => null),
   });
   const called = kind === 'evidence' ? `${KINDS[kind]} ${id} of ${setup}: ${name}` : `${KINDS[kind]} ${name}`;
   return (
@@ -68,6 +75,11 @@ function UnreadableRow({ document }: { document: UnreadableDocument }) {
         {undoTitle && (
           <Button disabled={undo.isPending} onClick={() => undo.mutate()}>
             <Undo2 size={16} aria-hidden /> Go back to before “{undoTitle}”
+          </Button>
+        )}
+        {kind === 'link-profile' && (
+          <Button disabled={forget.isPending} onClick={() => forget.mutate()}>
+            Forget it
           </Button>
         )}
         <a

@@ -20,7 +20,7 @@ import { HandsStation } from '../stations/hands/HandsStation';
 import { ModelStation } from '../stations/model/ModelStation';
 import { CraftStation } from '../stations/craft/CraftStation';
 import { Notice } from '../ui/Notice';
-import { Part } from '../ui/Part';
+import { Boundary } from '../ui/Boundary';
 import { HistorySheet } from './HistorySheet';
 import { useChanges, type Changes } from '../edits/useChanges';
 
@@ -104,9 +104,9 @@ function Workbench({ document, view, findings, page }: Props) {
       {/* On a phone everything above the bench scrolls together; nothing ever lies under the bench. */}
       <div className="flex min-h-0 flex-1 flex-col max-md:block max-md:overflow-y-auto">
         <Header document={document} view={view} changes={changes} onOpen={setOverlay} />
-        <Part name="The path" resetKeys={[document.revision]}>
+        <Boundary name="The path" resetKeys={[document.revision]}>
           <PathRibbon setup={document.id} findings={findings} end={<ProofGate setup={document.id} />} />
-        </Part>
+        </Boundary>
         <main className="grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)_21rem] max-lg:grid-cols-1 max-lg:overflow-y-auto max-md:overflow-visible">
           {/* It scrolls, so it can be reached with the keyboard even where nothing in it can be. */}
           <section
@@ -123,26 +123,29 @@ function Workbench({ document, view, findings, page }: Props) {
               </div>
             )}
             <Suspense fallback={<p className="text-soft">Loading…</p>}>
-              <Part name={page === 'proof' ? 'The proof' : STATION_NAMES[page]} resetKeys={[page, document.revision]}>
+              <Boundary
+                name={page === 'proof' ? 'The proof' : STATION_NAMES[page]}
+                resetKeys={[page, document.revision]}
+              >
                 <OpenPage page={page} document={document} view={view} changes={changes} />
-              </Part>
+              </Boundary>
             </Suspense>
           </section>
           <aside className="min-h-0 overflow-y-auto border-line p-4 max-lg:overflow-visible max-lg:border-t lg:border-l">
-            <Part name="What is wrong" resetKeys={[document.revision]}>
+            <Boundary name="What is wrong" resetKeys={[document.revision]}>
               <FindingsPanel document={document} findings={findings} changes={changes} />
-            </Part>
+            </Boundary>
           </aside>
         </main>
       </div>
-      <Part name="The bench" resetKeys={[document.revision]}>
+      <Boundary name="The bench" resetKeys={[document.revision]}>
         <Dock
           key={document.setup.transmitter.name}
           transmitter={document.setup.transmitter.name}
           controls={view.controls}
           onStandBack={() => setOverlay('stand-back')}
         />
-      </Part>
+      </Boundary>
       <StandBack {...overlayProps('stand-back')} />
       <ShortcutSheet {...overlayProps('keys')} />
       <HistorySheet id={document.id} {...overlayProps('history')} />

@@ -12,7 +12,7 @@ interface Props {
 }
 
 /** A part of a page. When it cannot be shown, that is said in its place, and the rest of the page stays. */
-export function Part({ name, resetKeys, children }: Props) {
+export function Boundary({ name, resetKeys, children }: Props) {
   return (
     <ErrorBoundary
       resetKeys={resetKeys}
