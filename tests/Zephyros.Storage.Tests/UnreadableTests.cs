@@ -26,7 +26,7 @@ public sealed class UnreadableTests : IDisposable
             { "", "wren", "Not JSON" },
             { "null", "wren", "A setup is a JSON object." },
             { "[]", "wren", "A setup is a JSON object." },
-            { """{"format":"zephyros-setup","version":1}""", "wren", "missing" },
+            { """{"format":"zephyros-setup","version":1}""", "wren", "Missing here: 'craft'" },
             {
                 """{"format":"zephyros-setup","version":2,"craft":{"name":"Wren II"}}""",
                 "Wren II",

@@ -21,6 +21,9 @@ public static class JsonPlace
     public static string Reason(JsonException error)
     {
         var message = error.Message.Split(" Path: ", 2)[0].Split(" LineNumber: ", 2)[0].TrimEnd('|', ' ');
+        const string Missing = " was missing required properties including: ";
+        if (message.Split(Missing, 2) is [_, var names])
+            return $"Missing here: {names.TrimEnd('.')}.";
         const string Unknown = "unrecognized type discriminator id ";
         var at = message.IndexOf(Unknown, StringComparison.Ordinal);
         return at < 0 ? message : $"There is no kind {message[(at + Unknown.Length)..].TrimEnd('.')} here.";

@@ -8,10 +8,12 @@ export function UnreadableEvidence({ setup }: { setup: string }) {
   const unreadable = useQuery(unreadableQuery);
   const lost = unreadable.data?.filter((d) => d.kind === 'evidence' && d.setup === setup).length ?? 0;
   return lost === 0 ? null : (
-    <Notice title={`${lost} ${lost === 1 ? 'record' : 'records'} of this craft cannot be read`}>
-      <Link className="underline" to="/">
-        The hangar says why, and gives the file.
-      </Link>
-    </Notice>
+    <div className="mb-4">
+      <Notice title={`${lost} ${lost === 1 ? 'record' : 'records'} of this craft cannot be read`}>
+        <Link className="underline" to="/">
+          The hangar says why, and gives the file.
+        </Link>
+      </Notice>
+    </div>
   );
 }
