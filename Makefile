@@ -10,7 +10,7 @@ CONFIGURATION := Release
 export DOTNET_CLI_TELEMETRY_OPTOUT := 1
 export DOTNET_NOLOGO := 1
 
-.PHONY: help demo app test test-deep mutants record bench shots captures schema restore nuget format clean
+.PHONY: help demo app test test-deep mutants record bench shots captures schema audit restore nuget format clean
 
 help:
 	@echo "make demo       build, and start on http://127.0.0.1:$(PORT) with demo data (PORT=, DATA=)"
@@ -22,6 +22,7 @@ help:
 	@echo "make shots      the pictures in docs/screenshots"
 	@echo "make captures   a recording of each demo craft's signal wire in artifacts/captures, one with a planted fault"
 	@echo "make schema     docs/setup.schema.json, from the types"
+	@echo "make audit      asks the package registries for known weaknesses (needs a network)"
 	@echo "make format     put code into the checked format"
 
 demo: app
@@ -77,6 +78,9 @@ captures: app
 
 schema: app
 	node tools/schema.mjs
+
+audit: restore
+	node tools/audit.mjs
 
 format: restore
 	dotnet csharpier format .

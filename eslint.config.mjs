@@ -4,7 +4,20 @@ import hooks from 'eslint-plugin-react-hooks';
 import ts from 'typescript-eslint';
 
 // The rooms of the interface: each may use those before it and none after.
-const ROOMS = ['api', 'ui', 'edits', 'bench', 'path', 'findings', 'stations', 'proof', 'shell', 'setup', 'hangar'];
+const ROOMS = [
+  'api',
+  'ui',
+  'edits',
+  'bench',
+  'path',
+  'findings',
+  'stations',
+  'proof',
+  'shell',
+  'setup',
+  'hangar',
+  'figures',
+];
 
 const NODE = ['process', 'console', 'fetch', 'setTimeout', 'URL', 'document'];
 

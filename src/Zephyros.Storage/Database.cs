@@ -10,16 +10,19 @@ public sealed class Database
 {
     private const int BusySeconds = 5;
     private readonly string connectionString;
+    private readonly long mostPages;
 
-    private Database(string connectionString) => this.connectionString = connectionString;
+    private Database(string connectionString, long mostPages) =>
+        (this.connectionString, this.mostPages) = (connectionString, mostPages);
 
     /// <summary>The newest version of the tables that this program knows.</summary>
     public static int NewestVersion => Migrations().Count;
 
     /// <summary>Opens a data file, which is made when there is none.</summary>
     /// <param name="path">The file; its folder must exist.</param>
+    /// <param name="mostPages">To how many pages it may grow; 0 when only the disk sets a limit.</param>
     /// <exception cref="StoreException">The file is damaged, of a newer program, locked, or cannot be written.</exception>
-    public static Database Open(string path)
+    public static Database Open(string path, long mostPages = 0)
     {
         var database = new Database(
             new SqliteConnectionStringBuilder
@@ -27,7 +30,10 @@ public sealed class Database
                 DataSource = path,
                 ForeignKeys = true,
                 DefaultTimeout = BusySeconds,
-            }.ToString()
+                // The limit belongs to a connection, which nobody else may get afterwards.
+                Pooling = mostPages == 0,
+            }.ToString(),
+            mostPages
         );
         try
         {
@@ -51,6 +57,8 @@ public sealed class Database
         var connection = new SqliteConnection(connectionString);
         connection.Open();
         Execute(connection, "PRAGMA synchronous = FULL");
+        if (mostPages > 0)
+            Execute(connection, string.Create(CultureInfo.InvariantCulture, $"PRAGMA max_page_count = {mostPages}"));
         return connection;
     }
 

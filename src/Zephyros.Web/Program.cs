@@ -4,6 +4,7 @@ using Zephyros.Core.Setups;
 using Zephyros.Storage;
 using Zephyros.Web.Bench;
 using Zephyros.Web.Captures;
+using Zephyros.Web.Figures;
 using Zephyros.Web.Guards;
 using Zephyros.Web.Links;
 using Zephyros.Web.Measuring;
@@ -23,6 +24,10 @@ builder.WebHost.ConfigureKestrel(kestrel =>
     kestrel.Listen(System.Net.IPAddress.Loopback, port);
     kestrel.Limits.MaxRequestBodySize = RequestBody.Limit;
     kestrel.AddServerHeader = false;
+
+    // Far more than a few pages need.
+    kestrel.Limits.MaxConcurrentConnections = 256;
+    kestrel.Limits.MaxConcurrentUpgradedConnections = 64;
 });
 builder.Logging.SetMinimumLevel(LogLevel.Warning);
 
@@ -46,6 +51,7 @@ builder.Services.AddSingleton<Saving>();
 builder.Services.AddSingleton<KnownFindings>();
 builder.Services.AddSingleton<ProofRuns>();
 builder.Services.AddSingleton<CaptureShelf>();
+builder.Services.AddRateLimiter(RequestRoom.Limit);
 builder.Services.AddProblemDetails();
 builder.Services.AddExceptionHandler<ExceptionProblems>();
 builder.Services.ConfigureHttpJsonOptions(json => SetupJson.Configure(json.SerializerOptions));
@@ -78,6 +84,7 @@ app.UseStaticFiles(
     }
 );
 app.UseRouting();
+app.UseRateLimiter();
 var setups = app.MapGroup("/api/setups");
 SetupEndpoints.Map(setups);
 FindingEndpoints.Map(setups);
@@ -89,6 +96,7 @@ LinkEndpoints.Map(app, setups);
 MeasureEndpoints.Map(setups);
 MeasurementEndpoints.Map(setups);
 SalvageEndpoints.Map(app);
+FigureEndpoints.Map(app);
 app.MapGet("/api/transmitters", (SetupStore store) => TransmitterShapes.Of(store)).WithName("ListTransmitters");
 app.MapGet("/api/schema", () => SetupSchema.Create()).WithName("GetSchema");
 app.MapHub<BenchHub>("/hub/bench");

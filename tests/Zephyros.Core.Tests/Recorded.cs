@@ -1,3 +1,4 @@
+using System.Runtime.CompilerServices;
 using System.Text.Json;
 using System.Text.Json.Nodes;
 using Zephyros.Core.Setups;
@@ -13,21 +14,35 @@ internal static class Recorded
     /// <summary>Compares with what was recorded.</summary>
     /// <param name="name">The name of the record in Data/recorded.</param>
     /// <param name="lines">What is said now.</param>
-    public static void AssertSame(string name, IEnumerable<string> lines)
+    public static void AssertSame(string name, IEnumerable<string> lines) =>
+        Compare($"Data/recorded/{name}.txt", System.IO.Path.Combine(Anew ?? "", $"{name}.txt"), lines);
+
+    /// <summary>Compares with a document of the repository.</summary>
+    /// <param name="path">Its path from the root.</param>
+    /// <param name="lines">What it should say.</param>
+    public static void AssertDocument(string path, IEnumerable<string> lines)
+    {
+        var document = System.IO.Path.Combine(Here(), "../..", path);
+        Compare(document, document, lines);
+    }
+
+    private static string Here([CallerFilePath] string path = "") => System.IO.Path.GetDirectoryName(path)!;
+
+    private static void Compare(string recorded, string record, IEnumerable<string> lines)
     {
         string[] now = [.. lines.SelectMany(l => l.Split('\n'))];
         if (Anew is not null)
         {
-            File.WriteAllLines(System.IO.Path.Combine(Anew, $"{name}.txt"), now);
+            File.WriteAllLines(record, now);
             return;
         }
 
-        var before = File.ReadAllLines($"Data/recorded/{name}.txt");
+        var before = File.ReadAllLines(recorded);
         var place = before.Zip(now).TakeWhile(l => l.First == l.Second).Count();
         var part = now.Take(place + 1).LastOrDefault(l => l.StartsWith('#'));
         Assert.True(
             place == before.Length && place == now.Length,
-            $"{name}.txt, line {place + 1}, {part}: recorded \"{before.ElementAtOrDefault(place)}\", now \"{now.ElementAtOrDefault(place)}\""
+            $"{recorded}, line {place + 1}, {part}: recorded \"{before.ElementAtOrDefault(place)}\", now \"{now.ElementAtOrDefault(place)}\""
         );
     }
 

@@ -36,22 +36,30 @@ public sealed class DatabaseFaultTests : IDisposable
             StringComparison.Ordinal
         );
 
+    // SQLite's own limit on pages stands in for a full disk: the same error code, 13.
     [Fact]
     public void A_full_disk_is_said_and_what_was_saved_stays()
     {
         var wren = TemporaryStore.Demo("wren");
-        temporary.Store.Create(wren, "new");
-        // SQLite's own limit on pages stands in for a full disk: the same error code, 13.
-        using var connection = new SqliteConnection($"Data Source={temporary.File};Pooling=False");
-        connection.Open();
-        using var limit = connection.CreateCommand();
-        limit.CommandText = "PRAGMA max_page_count = 1";
-        limit.ExecuteNonQuery();
-        using var command = connection.CreateCommand();
-        command.CommandText = "CREATE TABLE filler AS SELECT zeroblob(1000000) AS b";
-        var error = Assert.Throws<SqliteException>(() => command.ExecuteNonQuery());
+        var id = temporary.Store.Create(wren, "new").Id;
+        var pages = new FileInfo(temporary.File).Length / 4096;
+        var full = new SetupStore(Database.Open(temporary.File, mostPages: pages + 4), TimeProvider.System);
+        var saved = 1;
+        var error = Assert.Throws<SqliteException>(() =>
+        {
+            while (
+                full.Save(id, saved, wren with { Craft = wren.Craft with { Summary = $"{saved}" } }, "x").Outcome
+                == SaveOutcome.Saved
+            )
+                saved++;
+        });
         Assert.Equal("the disk is full. Make room and try again; nothing was changed.", Database.Explain(error));
-        Assert.Single(temporary.Store.List());
+        // What was acknowledged is there, and nothing of what was not; with room it goes on.
+        Assert.Throws<SqliteException>(() => full.Create(wren, "another"));
+        var again = temporary.Open();
+        Assert.Single(again.List());
+        Assert.Equal((saved, saved), (again.Find(id)!.Revision, again.History(id).Count));
+        Assert.Equal(SaveOutcome.Saved, again.Save(id, saved, wren, "with room").Outcome);
     }
 
     // SQLite's documentation of the pragmas: 2 is FULL, with which a commit survives a loss of power also in the write-ahead log.

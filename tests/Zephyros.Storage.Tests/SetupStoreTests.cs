@@ -50,6 +50,46 @@ public sealed class SetupStoreTests : IDisposable
         Assert.Equal(SaveOutcome.NotFound, Store.Save("nobody", 1, late.Current.Setup, "x").Outcome);
     }
 
+    // Each writer begins again on what is current, as the interface does: of all that begin on one revision one wins.
+    [Fact]
+    public void Of_writers_that_begin_on_the_same_revision_one_wins_and_nothing_is_lost()
+    {
+        var wren = TemporaryStore.Demo("wren");
+        var id = Store.Create(wren, "new").Id;
+        const int Writers = 4;
+        const int Each = 10;
+        Parallel.For(
+            0,
+            Writers,
+            new ParallelOptions { MaxDegreeOfParallelism = Writers },
+            writer =>
+            {
+                var store = temporary.Open();
+                var revision = 1;
+                for (var i = 0; i < Each; )
+                {
+                    var said = store.Save(id, revision, wren, $"writer {writer}, {i}");
+                    revision = said.Current!.Revision;
+                    if (said.Outcome == SaveOutcome.Saved)
+                        i++;
+                    else
+                        Assert.Equal(SaveOutcome.Stale, said.Outcome);
+                }
+            }
+        );
+        var history = Store.History(id);
+        Assert.Equal(1 + (Writers * Each), Store.Find(id)!.Revision);
+        Assert.Equal(Enumerable.Range(1, history.Count), history.Select(h => h.Number).Order());
+        for (var writer = 0; writer < Writers; writer++)
+            Assert.Equal(
+                Enumerable.Range(0, Each).Select(i => $"writer {writer}, {i}"),
+                history
+                    .OrderBy(h => h.Number)
+                    .Select(h => h.Title)
+                    .Where(t => t.StartsWith($"writer {writer},", StringComparison.Ordinal))
+            );
+    }
+
     [Fact]
     public void Undo_and_redo_walk_a_linear_history_that_keeps_everything()
     {

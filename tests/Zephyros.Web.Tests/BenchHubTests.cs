@@ -4,6 +4,7 @@ using Microsoft.Extensions.DependencyInjection;
 using Zephyros.Core.Bench;
 using Zephyros.Core.Measure;
 using Zephyros.Core.Setups;
+using Zephyros.Web.Bench;
 using Zephyros.Web.Contracts;
 using static Zephyros.Web.Tests.TestServer;
 
@@ -40,6 +41,29 @@ public sealed class BenchHubTests : IAsyncLifetime
         Assert.Equal(900, message.Snapshot.Readings["distance"].Value);
         await Assert.ThrowsAsync<HubException>(() => hub.InvokeAsync("Report", "sandpiper", "nobody", 1.0, cancel));
         await Assert.ThrowsAsync<HubException>(() => hub.InvokeAsync("Report", "nobody", "distance", 1.0, cancel));
+    }
+
+    [Fact]
+    public async Task One_page_watches_only_so_many_benches_and_may_go_on_when_one_ends()
+    {
+        var cancel = TestContext.Current.CancellationToken;
+        var streams = new List<IAsyncEnumerator<BenchMessage>>();
+        using var one = CancellationTokenSource.CreateLinkedTokenSource(cancel);
+        for (var i = 0; i < BenchHub.MostWatched; i++)
+        {
+            var ends = i == 0 ? one.Token : cancel;
+            streams.Add(hub.StreamAsync<BenchMessage>("Watch", "wren", "throttle", ends).GetAsyncEnumerator(ends));
+            Assert.True(await streams[^1].MoveNextAsync());
+        }
+
+        var refused = await Assert.ThrowsAsync<HubException>(async () =>
+        {
+            await foreach (var _ in hub.StreamAsync<BenchMessage>("Watch", "wren", "throttle", cancel))
+                break;
+        });
+        Assert.Contains("8 benches at once", refused.Message, StringComparison.Ordinal);
+        await one.CancelAsync();
+        await WaitAsync("wren", _ => true);
     }
 
     [Fact]

@@ -1,6 +1,11 @@
 using System.Net;
 using System.Net.Http.Headers;
 using System.Text;
+using System.Text.Json.Nodes;
+using System.Threading.RateLimiting;
+using Microsoft.AspNetCore.Http;
+using Microsoft.AspNetCore.RateLimiting;
+using Zephyros.Web.Guards;
 using Zephyros.Web.Setups;
 using static Zephyros.Web.Tests.TestServer;
 
@@ -31,6 +36,46 @@ public sealed class LimitTests(TestServer server) : IClassFixture<TestServer>
         body.Headers.ContentType = new MediaTypeHeaderValue("application/json");
         var answer = await client.PostAsync("/api/setups", body, TestContext.Current.CancellationToken);
         Assert.Equal(status, answer.StatusCode);
+    }
+
+    [Fact]
+    public async Task More_than_can_be_worked_on_waits_and_what_is_beyond_is_refused()
+    {
+        var cancel = TestContext.Current.CancellationToken;
+        var limits = new RateLimiterOptions();
+        RequestRoom.Limit(limits);
+        var room = limits.GlobalLimiter!;
+        HttpContext Asked(string path) =>
+            new DefaultHttpContext
+            {
+                Request = { Path = path },
+                Response = { Body = new MemoryStream() },
+                RequestServices = server.Services,
+            };
+        Task<RateLimitLease> Enter() => room.AcquireAsync(Asked("/api/setups"), 1, cancel).AsTask();
+        var entered = Enumerable.Range(0, RequestRoom.AtOnce).Select(_ => Enter()).ToArray();
+        Assert.All(await Task.WhenAll(entered), lease => Assert.True(lease.IsAcquired));
+        var waiting = Enumerable.Range(0, RequestRoom.Waiting).Select(_ => Enter()).ToArray();
+        Assert.DoesNotContain(waiting, w => w.IsCompleted);
+        using var refused = await Enter();
+        Assert.False(refused.IsAcquired);
+        var said = Asked("/api/setups");
+        await limits.OnRejected!(new OnRejectedContext { HttpContext = said, Lease = refused }, cancel);
+        said.Response.Body.Position = 0;
+        Assert.Equal(
+            (429, "Too much at once"),
+            (
+                said.Response.StatusCode,
+                (string)(await JsonNode.ParseAsync(said.Response.Body, cancellationToken: cancel))!["title"]!
+            )
+        );
+
+        // Live benches and what the page is made of have other limits; and as one goes, the oldest that waits comes in.
+        using var other = await room.AcquireAsync(Asked("/hub/bench"), 1, cancel);
+        Assert.True(other.IsAcquired);
+        (await entered[0]).Dispose();
+        using var next = await waiting[0];
+        Assert.True(next.IsAcquired);
     }
 
     [Theory]

@@ -1,6 +1,7 @@
 using System.Net;
 using System.Text;
 using System.Text.Json.Nodes;
+using Zephyros.Core.Units;
 using static Zephyros.Web.Tests.TestServer;
 
 namespace Zephyros.Web.Tests;
@@ -27,6 +28,19 @@ public sealed class SetupEndpointTests : IDisposable
         Assert.Equal("Throttle arrives as roll", (string)list[1]!["findings"]![0]!["title"]!);
         // Wren's four planted faults (issue 3).
         Assert.Equal(4, list[2]!["findings"]!.AsArray().Count);
+    }
+
+    [Fact]
+    public async Task Figures_are_told_with_where_they_come_from()
+    {
+        var figures = (await JsonAsync(await SendAsync(client, HttpMethod.Get, "/api/figures"))).AsArray();
+        Assert.Equal(FigureRegister.All.Select(f => f.Id), figures.Select(f => (string)f!["id"]!));
+        var step = figures.Single(f => (string)f!["id"]! == "Bands.Step")!;
+        Assert.Equal(("25 µs", "board"), ((string)step["words"]!, (string)step["station"]!));
+        Assert.Equal(
+            ("from-memory", "From memory."),
+            ((string)step["from"]!["kind"]!, (string)step["from"]!["words"]!)
+        );
     }
 
     [Fact]

@@ -9,7 +9,14 @@ test('board settings are edited in place, and a value that cannot be is refused 
   await page.getByLabel('Arm is active from').fill('2200');
   await page.keyboard.press('Enter');
   await expect(page.getByRole('alert')).toContainText('The band must end above its start');
-  await expect(page.getByLabel('Arm is active from')).toHaveValue('1700');
+  // What was typed stays where it was typed, with the reason, until it is taken back.
+  const from = page.getByLabel('Arm is active from');
+  await expect(from).toHaveValue('2200');
+  await expect(from).toHaveAttribute('aria-invalid', 'true');
+  await expect(from).toHaveAccessibleDescription(/Not saved: The band must end above its start/);
+  await from.press('Escape');
+  await expect(from).toHaveValue('1700');
+  await expect(from).toHaveAttribute('aria-invalid', 'false');
 });
 
 test('channels are edited in place and the path follows', async ({ craft }) => {

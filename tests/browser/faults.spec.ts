@@ -1,4 +1,5 @@
 import { expect, test } from './fixtures';
+import { request } from 'node:http';
 import { startApp } from '../../tools/app.mjs';
 
 const ROUNDS = Number(process.env.KILL_ROUNDS ?? (process.env.DEEP === '1' ? 300 : 1));
@@ -29,6 +30,35 @@ test('an acknowledged save survives a kill at once', async () => {
     expect(found.setup.board.throttleLow).toBe(1000 + (round % 400));
   }
   expect(((await (await fetch(`${app.address}/api/setups`)).json()) as unknown[]).length).toBe(3);
+  await app.stop();
+});
+
+test('a server that is ended in the middle of an import has the craft whole or not at all', async () => {
+  test.setTimeout(60_000 + ROUNDS * 10_000);
+  let app = await startApp();
+  const document = await (await fetch(`${app.address}/api/setups/wren/export`)).text();
+  let whole = 3;
+  for (let round = 0; round < Math.max(3, ROUNDS); round++) {
+    const size = Buffer.byteLength(document);
+    const sending = request(`${app.address}/api/setups`, {
+      method: 'POST',
+      headers: { 'Content-Type': 'application/json', 'Content-Length': size },
+    });
+    let acknowledged = false;
+    sending.on('response', () => (acknowledged = true)).on('error', () => {});
+    // The first time half of it gets there; then all of it, and the end comes a little later each time.
+    sending.write(round === 0 ? document.slice(0, size / 2) : document);
+    await new Promise((resolve) => setTimeout(resolve, round * 4));
+    await app.stop('SIGKILL');
+    sending.destroy();
+    app = await startApp({ data: app.folder });
+    expect(await (await fetch(`${app.address}/api/unreadable`)).json()).toEqual([]);
+    const found = (await (await fetch(`${app.address}/api/setups`)).json()) as { id: string; revision: number }[];
+    expect(found.length).toBeGreaterThanOrEqual(acknowledged ? whole + 1 : whole);
+    expect(found.length).toBeLessThanOrEqual(round === 0 ? whole : whole + 1);
+    expect(found.every((craft) => craft.revision === 1)).toBe(true);
+    whole = found.length;
+  }
   await app.stop();
 });
 

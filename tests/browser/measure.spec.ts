@@ -190,7 +190,10 @@ test('what the board shows is typed in, and the ends are put right in one place'
   await page.getByRole('tab', { name: 'Settings' }).click();
   await expect(page.getByText('pitch 1100 to 1890 µs')).toBeVisible();
   await page.getByRole('tab', { name: 'Measure' }).click();
+  const again = page.getByText('Measure again before you correct anything else');
+  await expect(again).toBeVisible();
   await page.getByRole('button', { name: 'Read all at once' }).click();
+  await expect(again).toBeHidden();
   // What cannot be measured is refused by name.
   await pitch.getByLabel('Lowest').fill('1700');
   await page.getByRole('button', { name: 'Work it out' }).click();

@@ -15,6 +15,7 @@ const PAGES = [
   ...MAIN,
   `${MODEL}?part=states`,
   `${MODEL}?part=ready-made`,
+  '/figures',
   '/nowhere',
   '/craft/nobody/model',
   '/craft/sandpiper/air',
@@ -38,6 +39,14 @@ async function violations(page: Page, part = 'body', rules?: string[]): Promise<
   ).analyze();
   return found.violations.map((v) => `${v.id} ${v.nodes.map((n) => String(n.target)).join(' ')}`);
 }
+
+test('where figures come from is told, well founded or not', async ({ page, app }) => {
+  await page.goto(app.url);
+  await page.getByRole('link', { name: 'Where figures come from' }).click();
+  await expect(page.getByText('The edges of a band move in steps of')).toBeVisible();
+  await page.getByRole('radio', { name: /published/ }).check();
+  await expect(page.getByRole('definition')).toHaveText([/299792458 m\/s/, /BIPM/]);
+});
 
 const LOOKS = [
   { width: 1280, colorScheme: 'light', paths: PAGES },

@@ -26,13 +26,15 @@ internal sealed partial class MutantTree(string root, string place)
 
     private const int MostBuilds = 6;
 
-    /// <summary>Copies what is committed or changed, but not what is ignored.</summary>
+    /// <summary>Copies what is committed or changed, but neither what is ignored nor the interface.</summary>
     public void Copy()
     {
         Directory.CreateDirectory(place);
         foreach (var file in Lines("git", root, "ls-files", "-co", "--exclude-standard"))
         {
-            if (!File.Exists(Path.Combine(root, file)) || file.Contains("frontend/", StringComparison.Ordinal))
+            if (
+                !File.Exists(Path.Combine(root, file)) || file.StartsWith("src/frontend/src/", StringComparison.Ordinal)
+            )
                 continue;
             var to = Path.Combine(place, file);
             Directory.CreateDirectory(Path.GetDirectoryName(to)!);

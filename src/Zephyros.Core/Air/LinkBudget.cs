@@ -7,20 +7,62 @@ namespace Zephyros.Core.Air;
 /// lost with the probability 1/(1 + e^(margin/1.5 dB)) is our own model; no published law ties link quality to margin.</remarks>
 public sealed record LinkBudget
 {
-    // In metres per second, exact by definition of the metre.
+    [Figure(
+        Station.Air,
+        "The speed of light",
+        ProvenanceKind.Published,
+        Unit = "m/s",
+        Source = "The International System of Units (BIPM)",
+        Place = "9th edition, 2.2",
+        Note = "exact, it defines the metre"
+    )]
     private const double SpeedOfLight = 299_792_458;
 
+    [Figure(
+        Station.Air,
+        "How fast packets are lost about the end of the range: one step of the logistic curve",
+        ProvenanceKind.OwnAssumption,
+        Unit = "dB"
+    )]
     private const double Spread = 1.5;
     private const int Points = 61;
     private const double Nearest = 0.01;
 
-    // From memory, at 2.4 GHz; in between by the logarithm of the rate.
+    [Figure(Station.Air, "A receiver at 50 packets a second still understands", ProvenanceKind.FromMemory, Note = At24)]
+    private static readonly DecibelMilliwatts At50 = new(-115);
+
+    [Figure(
+        Station.Air,
+        "A receiver at 150 packets a second still understands",
+        ProvenanceKind.FromMemory,
+        Note = At24
+    )]
+    private static readonly DecibelMilliwatts At150 = new(-112);
+
+    [Figure(
+        Station.Air,
+        "A receiver at 250 packets a second still understands",
+        ProvenanceKind.FromMemory,
+        Note = At24
+    )]
+    private static readonly DecibelMilliwatts At250 = new(-108);
+
+    [Figure(
+        Station.Air,
+        "A receiver at 500 packets a second still understands",
+        ProvenanceKind.FromMemory,
+        Note = At24
+    )]
+    private static readonly DecibelMilliwatts At500 = new(-105);
+
+    private const string At24 = "at 2.4 GHz; in between by the logarithm of the rate";
+
     private static readonly (double Hertz, double DBm)[] UsualSensitivities =
     [
-        (50, -115),
-        (150, -112),
-        (250, -108),
-        (500, -105),
+        (50, At50.Value),
+        (150, At150.Value),
+        (250, At250.Value),
+        (500, At500.Value),
     ];
 
     /// <summary>What leaves the transmitter's antenna connector.</summary>

@@ -47,7 +47,13 @@ public sealed record LinkSettings
     [Range(100, 6000)]
     public Megahertz Frequency { get; init; } = new(2440);
 
-    /// <summary>The power of the transmitter; 100 mW is normally plenty (common practice, no source). National law decides.</summary>
+    /// <summary>The power of the transmitter; 100 mW is normally plenty. National law decides.</summary>
+    [Figure(
+        Station.Air,
+        "A power that is normally plenty",
+        ProvenanceKind.CommonPractice,
+        Note = "national law decides how much is allowed"
+    )]
     [Description("The power of the transmitter, in milliwatts. National law decides how much is allowed.")]
     [Range(1, 2000)]
     public Milliwatts Power { get; init; } = new(100);
@@ -64,12 +70,14 @@ public sealed record LinkSettings
     [Range(-140, -40)]
     public DecibelMilliwatts? Sensitivity { get; init; }
 
-    /// <summary>Below this link quality the pilot is warned; from memory 75 %.</summary>
+    /// <summary>Below this link quality the pilot is warned.</summary>
+    [Figure(Station.Air, "The first warning comes below a link quality of", ProvenanceKind.FromMemory)]
     [Description("Below this link quality the pilot is warned, in percent of packets.")]
     [Range(1, 99)]
     public Percent WarnBelow { get; init; } = new(75);
 
-    /// <summary>Below this link quality the warning is urgent; from memory 50 %.</summary>
+    /// <summary>Below this link quality the warning is urgent.</summary>
+    [Figure(Station.Air, "The urgent warning comes below a link quality of", ProvenanceKind.FromMemory)]
     [Description("Below this link quality the warning is urgent, in percent of packets.")]
     [Range(1, 99)]
     public Percent UrgentBelow { get; init; } = new(50);
@@ -113,6 +121,6 @@ public sealed record LinkSettings
         : ReservesArmChannel && channel == ArmChannel ? 2
         : LinkSteps.Full;
 
-    // Some links reserve channel 5 for arming as a pure on and off: common practice, no source.
+    [Figure(Station.Air, "Some links reserve for arming, as on and off, channel", ProvenanceKind.CommonPractice)]
     private const int ArmChannel = 5;
 }

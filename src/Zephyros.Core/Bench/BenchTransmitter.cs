@@ -8,7 +8,8 @@ namespace Zephyros.Core.Bench;
 /// <summary>The transmitter on the bench: its controls, its model, and what it has to say.</summary>
 internal sealed class BenchTransmitter
 {
-    /// <summary>How often a transmitter works out its model while something in it runs by itself: our own figure.</summary>
+    /// <summary>How often a transmitter works out its model while something in it runs by itself.</summary>
+    [Figure(Station.Model, "A transmitter works out its model every", ProvenanceKind.OwnAssumption)]
     public static readonly TimeSpan ModelPeriod = TimeSpan.FromMilliseconds(10);
 
     private readonly SignalPlan plan;

@@ -4,13 +4,13 @@ using Zephyros.Core.Units;
 namespace Zephyros.Core.Bench;
 
 /// <summary>The way of the packets from transmitter to receiver: at a distance some are lost, by chance that comes from a seed.</summary>
-/// <remarks>How many are lost is our own model (<see cref="LinkBudget.QualityAt"/>). That a receiver gives up after 300 ms without a
-/// packet is our own assumption.</remarks>
+/// <remarks>How many are lost is our own model (<see cref="LinkBudget.QualityAt"/>).</remarks>
 internal sealed class RadioWay
 {
-    // Link quality is counted over so many packets: common practice, no source.
+    [Figure(Station.Air, "Link quality is counted over so many packets", ProvenanceKind.CommonPractice)]
     private const int Window = 100;
 
+    [Figure(Station.Air, "A receiver takes the signal for lost without a packet for", ProvenanceKind.OwnAssumption)]
     private static readonly TimeSpan GivesUpAfter = TimeSpan.FromMilliseconds(300);
 
     private readonly bool[] came = new bool[Window];

@@ -9,6 +9,10 @@ namespace Zephyros.Core.Board;
 /// such a function. Common practice, no source.</remarks>
 public sealed record ArmGuards
 {
+    /// <summary>A craft in the hand is tilted by more than this.</summary>
+    [Figure(Station.Board, "A craft in the hand is tilted by more than", ProvenanceKind.FromMemory)]
+    public static readonly Degrees UsualTilt = new(25);
+
     /// <summary>The board refuses while the craft is tilted by more than this; null where the guard is lifted.</summary>
     [Description(
         "The board refuses to arm while the craft is tilted by more than this, in degrees; without it never for that."

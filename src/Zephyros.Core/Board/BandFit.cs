@@ -5,10 +5,7 @@ namespace Zephyros.Core.Board;
 /// <summary>Fits a band to the values that it must hold and those that it must keep out.</summary>
 public static class BandFit
 {
-    // Bands are set in such steps and lie between such ends on common boards; from memory.
-    private const double Step = 25;
-    private const double Lowest = 900;
-    private const double Highest = 2100;
+    private static readonly double Step = Bands.Step.Value;
 
     /// <summary>The band with its edges midway to the nearest values outside, on the board's steps; where none are outside, it reaches
     /// the end.</summary>
@@ -25,9 +22,11 @@ public static class BandFit
             return null;
         var below = outside.Select(v => v.Value).Where(v => v < first).DefaultIfEmpty(double.NaN).Max();
         var above = outside.Select(v => v.Value).Where(v => v > last).DefaultIfEmpty(double.NaN).Min();
-        var low = double.IsNaN(below) ? Math.Min(Lowest, Math.Floor(first / Step) * Step) : OnStep((below + first) / 2);
+        var low = double.IsNaN(below)
+            ? Math.Min(Bands.Lowest.Value, Math.Floor(first / Step) * Step)
+            : OnStep((below + first) / 2);
         var high = double.IsNaN(above)
-            ? Math.Max(Highest, (Math.Floor(last / Step) + 1) * Step)
+            ? Math.Max(Bands.Highest.Value, (Math.Floor(last / Step) + 1) * Step)
             : OnStep((last + above) / 2);
         // Nothing is above NaN: without a neighbour below there is nothing to keep out.
         return !(low <= below) && low <= first && last < high && !(high > above)

@@ -8,12 +8,14 @@ namespace Zephyros.Core.Board;
 /// <param name="Room">What is left: 0 or less when the value may cross the edge without anybody moving anything.</param>
 public sealed record BandRoom(string Function, Microseconds Edge, Microseconds Room)
 {
-    /// <summary>Less than this is too little: about what a switch wanders where nobody has measured it. Our own figure.</summary>
+    /// <summary>Less than this is too little.</summary>
+    [Figure(
+        Station.Board,
+        "Between a position and the edge of a band lie at least",
+        ProvenanceKind.OwnAssumption,
+        Note = "about what a switch wanders where nobody has measured it"
+    )]
     public static readonly Microseconds Least = new(5);
-
-    // Nothing that a board accepts lies beyond these, so a band that ends there is open: from memory.
-    private const double Lowest = 900;
-    private const double Highest = 2100;
 
     /// <summary>The room of a value; null when no band on its channel has an edge that a value can cross.</summary>
     /// <param name="board">The board.</param>
@@ -25,7 +27,7 @@ public sealed record BandRoom(string Function, Microseconds Edge, Microseconds R
             .OrderBy(f => f.Key, StringComparer.Ordinal)
             .SelectMany(f =>
                 new[] { f.Value.Low, f.Value.High }
-                    .Where(edge => edge.Value is > Lowest and < Highest)
+                    .Where(edge => edge.Value > Bands.Lowest.Value && edge.Value < Bands.Highest.Value)
                     .Select(edge => new BandRoom(
                         f.Key,
                         edge,

@@ -1,9 +1,12 @@
+using Zephyros.Core.Units;
+
 namespace Zephyros.Core.Board;
 
 /// <summary>The guards of arming, asked one after the other.</summary>
 public static class BoardGuards
 {
-    // A craft that lies on its back after a crash.
+    // After a crash.
+    [Figure(Station.Board, "A craft lies on its back from a tilt of", ProvenanceKind.OwnAssumption, Unit = "°")]
     private const double UpsideDown = 90;
 
     /// <summary>The first guard that is not satisfied, in the order in which a pilot puts them right: hands first, then the craft.</summary>

@@ -6,8 +6,12 @@ namespace Zephyros.Core.Board;
 /// <summary>A board's settings made ready: which value is compared with what, and which bit of a <see cref="BoardView"/> says what.</summary>
 public sealed class BoardPlan
 {
-    /// <summary>So far above where thrust begins (the activation limit, or the throttle-low limit), thrust is more than a change at the threshold: a twentieth of the travel. Our own
-    /// figure.</summary>
+    /// <summary>So far above where thrust begins (the activation limit, or the throttle-low limit), thrust is more than a change at the threshold: a twentieth of the travel.</summary>
+    [Figure(
+        Station.Board,
+        "Thrust that a hand notices begins, above where thrust begins, at",
+        ProvenanceKind.OwnAssumption
+    )]
     public static readonly Microseconds NoticeableThrust = new(50);
 
     private readonly BoardAtom[] atoms;

@@ -93,7 +93,8 @@ public sealed record FlightBoard
     [Range(900, 1500)]
     public Microseconds? ActivationLimit { get; init; }
 
-    /// <summary>So far from its centre a roll, pitch or yaw stick counts as deflected. From memory.</summary>
+    /// <summary>So far from its centre a roll, pitch or yaw stick counts as deflected.</summary>
+    [Figure(Station.Board, "A stick counts as deflected off its centre by", ProvenanceKind.FromMemory)]
     [Description("So far from its centre a roll, pitch or yaw stick counts as deflected, in microseconds.")]
     [Range(5, 400)]
     public Microseconds Deflected { get; init; } = new(50);

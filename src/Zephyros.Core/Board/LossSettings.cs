@@ -21,6 +21,7 @@ public sealed record LossSettings
     public LossProcedure Procedure { get; init; }
 
     /// <summary>How long a landing lasts until the motors stop.</summary>
+    [Figure(Station.Board, "A landing after a loss lasts", ProvenanceKind.FromMemory)]
     [Description("How long a landing lasts until the motors stop, in milliseconds.")]
     [Range(100, 600000)]
     public Milliseconds LandingTime { get; init; } = new(10000);

@@ -29,11 +29,15 @@ public static class CaptureFile
             return (null, Recogniser.Recognise(bytes), [], null);
         }
 
-        var reading = head.TrimStart(" \t\r\n"u8)[0] == '$' ? VcdReader.Read(stream) : EdgeCsvReader.Read(stream);
+        var reading = IsDump(head) ? VcdReader.Read(stream) : EdgeCsvReader.Read(stream);
         return reading.Capture is { } capture
             ? (capture, Recogniser.Recognise(capture), reading.OtherLines, null)
             : (null, null, [], reading.Problem);
     }
+
+    // A dump is made of keywords. A logic analyser may write a line of its own before the first one.
+    private static bool IsDump(ReadOnlySpan<byte> head) =>
+        head.TrimStart(" \t\r\n"u8)[0] == '$' || head.IndexOf("\n$"u8) >= 0;
 
     // Text has no control characters besides white space; a signal's bytes hardly ever look so for long.
     private static bool IsText(ReadOnlySpan<byte> head)

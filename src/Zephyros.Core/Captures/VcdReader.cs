@@ -32,8 +32,13 @@ public static class VcdReader
 
         public CaptureReading? Run()
         {
+            // What stands before the first keyword is none of the dump's.
+            var begun = false;
             while (NextWord() is { } token)
             {
+                begun |= token[0] == '$';
+                if (!begun)
+                    continue;
                 var failed = token[0] == '$' ? Keyword(token) : Value(token);
                 if (failed is not null)
                     return failed;

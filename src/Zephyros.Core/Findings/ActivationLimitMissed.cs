@@ -9,6 +9,13 @@ namespace Zephyros.Core.Findings;
 public sealed class ActivationLimitMissed : IFindingRule
 {
     // So far apart the two stages must lie; one count of the wire is 0.6 us, a transmitter's step up to 5 us.
+    [Figure(
+        Station.Board,
+        "The two stages of arming lie off the activation limit by",
+        ProvenanceKind.OwnAssumption,
+        Unit = "µs",
+        Note = "one count of the wire and a transmitter's coarse step fit in"
+    )]
     private const double Margin = 5;
 
     /// <inheritdoc />
@@ -50,7 +57,7 @@ public sealed class ActivationLimitMissed : IFindingRule
             Title = "The second stage does not activate the controller",
             What = $"Unlocked, throttle low sends {low} on the wire; the board becomes active above {limit}.",
             Why = "With the stick down the controller switches off in flight.",
-            Provenance = "Common practice, no source: the low end is raised just over the board's activation limit.",
+            Provenance = Provenance.Practice("the low end is raised just over the board's activation limit"),
             MayBeJustified = true,
             Fixes =
             [
@@ -73,7 +80,7 @@ public sealed class ActivationLimitMissed : IFindingRule
             Title = $"{forced.Label} does not hold the controller back",
             What = $"Locked, the throttle sends {sent} on the wire; the board becomes active above {limit}.",
             Why = "The first stage already activates the controller: a bump can make the craft leap.",
-            Provenance = "Common practice, no source.",
+            Provenance = Provenance.Practice(),
             MayBeJustified = true,
             Fixes =
             [

@@ -1,5 +1,6 @@
 using Zephyros.Core.Path;
 using Zephyros.Core.Setups;
+using Zephyros.Core.Units;
 
 namespace Zephyros.Core.Findings;
 
@@ -19,7 +20,7 @@ public sealed class AnnouncementNotEnabled : IFindingRule
             Title = $"“{announcement.Value.Says}” is never said",
             What = "The announcement is defined, but its tick is missing.",
             Why = "The pilot waits for a voice that stays silent, and takes silence for “nothing happened”.",
-            Provenance = "Common practice, no source.",
+            Provenance = Provenance.Practice(),
             MayBeJustified = true,
             Fixes =
             [

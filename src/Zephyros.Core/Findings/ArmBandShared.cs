@@ -1,4 +1,5 @@
 using Zephyros.Core.Path;
+using Zephyros.Core.Units;
 
 namespace Zephyros.Core.Findings;
 
@@ -30,8 +31,9 @@ public sealed class ArmBandShared : IFindingRule
             Why = all
                 ? "Once armed, the switch cannot stop the motors."
                 : "Two positions armed is right only when the further one does something more, on purpose. Say why, or narrow the band.",
-            Provenance =
-                "Common practice, no source: one control may carry two functions on purpose, to be justified in a note.",
+            Provenance = Provenance.Practice(
+                "one control may carry two functions on purpose, to be justified in a note"
+            ),
             // A switch that cannot disarm is never right, so no note makes it so.
             MayBeJustified = !all,
             Fixes = [.. arming.BandAround(far, "narrow", $"Only the {far.Name} position arms.")],

@@ -1,4 +1,5 @@
 using Zephyros.Core.Path;
+using Zephyros.Core.Units;
 
 namespace Zephyros.Core.Findings;
 
@@ -24,7 +25,7 @@ public sealed class ArmBandUnreached : IFindingRule
                 $"Its positions arrive as {string.Join(", ", cells.Select(c => $"{c.Name} {c.Received}"))}; "
                 + $"{arming.Function.Label} is active from {arming.Function.Low.Value:0} to {arming.Function.High}.",
             Why = "The board never arms, and gives no reason for it.",
-            Provenance = "Half-open bands in steps of 25 µs: from memory.",
+            Provenance = Provenance.Memory("bands are half-open, in steps of 25 µs"),
             MayBeJustified = false,
             Fixes =
             [

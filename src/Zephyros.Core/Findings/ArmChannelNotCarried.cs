@@ -25,7 +25,7 @@ public sealed class ArmChannelNotCarried : IFindingRule
                 $"The board watches {arming.Function.Channel}. Transmitter sends {setup.Transmitter.Channels} channels, "
                 + $"the link carries {setup.Air.Channels}, {plan.Wire.Name} holds {plan.Wire.Channels}.",
             Why = "The board never sees the switch there: it neither arms nor disarms.",
-            Provenance = "Channel count of the format from memory.",
+            Provenance = Provenance.Memory("the channel count of the format"),
             MayBeJustified = false,
             Fixes = [.. Fixes(setup, arming)],
         };

@@ -1,3 +1,4 @@
+using Zephyros.Core.Board;
 using Zephyros.Core.Hands;
 using Zephyros.Core.Path;
 using Zephyros.Core.Setups;
@@ -8,10 +9,6 @@ namespace Zephyros.Core.Findings;
 /// <summary>The board has no arm function: nothing can start the motors, and the plan is not finished.</summary>
 public sealed class ArmFunctionMissing : IFindingRule
 {
-    // Between the middle and the far end of any two-position switch of the three scales.
-    private static readonly Microseconds Low = new(1700);
-    private static readonly Microseconds High = new(2100);
-
     /// <inheritdoc />
     public IEnumerable<Finding> Examine(SignalPlan plan)
     {
@@ -26,7 +23,7 @@ public sealed class ArmFunctionMissing : IFindingRule
             Title = "Nothing arms this craft yet",
             What = "The board has no arm function.",
             Why = "The craft cannot fly, and nothing about its start can be judged before it is known what arms it.",
-            Provenance = "Common practice, no source: arm with a switch, never with stick positions.",
+            Provenance = Provenance.Practice("arm with a switch, never with stick positions"),
             MayBeJustified = true,
             Fixes = [.. Fixes(plan)],
         };
@@ -54,7 +51,7 @@ public sealed class ArmFunctionMissing : IFindingRule
             yield return new Fix(
                 control,
                 $"{setup.Transmitter.Controls[control].Name} arms in its far position, on channel {number}.",
-                Edits.ArmWith(setup, control, new ChannelNumber(number).Aux!.Value, Low, High)
+                Edits.ArmWith(setup, control, new ChannelNumber(number).Aux!.Value, Bands.FarEnd, Bands.Highest)
             );
     }
 }

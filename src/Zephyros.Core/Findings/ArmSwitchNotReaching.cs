@@ -1,6 +1,7 @@
 using Zephyros.Core.Model;
 using Zephyros.Core.Path;
 using Zephyros.Core.Setups;
+using Zephyros.Core.Units;
 
 namespace Zephyros.Core.Findings;
 
@@ -30,9 +31,9 @@ public sealed class ArmSwitchNotReaching : IFindingRule
             Why = arming.Watched is null
                 ? "The board sees a fixed value there: the switch neither arms nor disarms."
                 : "Another control would arm the motors, and the arm switch would not disarm them.",
-            Provenance =
-                "Common practice, no source: AUX n is channel n + 4."
-                + (Confused(arming) ? " The two numbers look confused here." : ""),
+            Provenance = Provenance.Practice(
+                "AUX n is channel n + 4" + (Confused(arming) ? ". The two numbers look confused here" : "")
+            ),
             MayBeJustified = false,
             Fixes = [.. Fixes(plan.Setup, arming)],
         };

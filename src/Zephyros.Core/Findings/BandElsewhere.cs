@@ -30,8 +30,11 @@ public sealed class BandElsewhere : IFindingRule
             What =
                 $"In region {(air.Region == LinkRegion.One ? 1 : 2)} of the radio regulations links below one gigahertz use about {usual} MHz.",
             Why = "Transmitting there may be against the law, and a receiver made for the other band never binds.",
-            Provenance =
-                "Regions: ITU Radio Regulations, Article 5. Bands: common practice, no source. National law decides.",
+            Provenance = Provenance.Published(
+                "ITU Radio Regulations",
+                "Article 5",
+                "the regions. Bands: common practice, no source. National law decides"
+            ),
             MayBeJustified = true,
             Fixes =
             [

@@ -1,5 +1,6 @@
 using Zephyros.Core.Board;
 using Zephyros.Core.Path;
+using Zephyros.Core.Units;
 
 namespace Zephyros.Core.Findings;
 
@@ -28,8 +29,9 @@ public sealed class BandTooNear : IFindingRule
                     + (wander.Value > 0 ? $", and the channel wanders by {wander} to either side." : "."),
                 Why =
                     "A value that trembles across the edge switches the function on and off while nobody moves anything.",
-                Provenance =
-                    "Room for jitter: common practice, no source. 5 µs where nothing was measured: our own figure.",
+                Provenance = Provenance.Practice(
+                    "room for jitter. 5 µs where nothing was measured: our own assumption"
+                ),
                 MayBeJustified = true,
                 Fixes = [.. Fit(plan, rows, room.Function)],
             };

@@ -2,6 +2,7 @@ using Zephyros.Core.Hands;
 using Zephyros.Core.Model;
 using Zephyros.Core.Path;
 using Zephyros.Core.Setups;
+using Zephyros.Core.Units;
 
 namespace Zephyros.Core.Findings;
 
@@ -27,7 +28,7 @@ public sealed class ChannelOrderMismatch : IFindingRule
             Title = $"{Capital(worst.Word())} arrives as {arrivesAs.Word()}",
             What = $"The transmitter sends {sent.Spelled()}, the board reads {map.Spelled()}.",
             Why = Consequence(plan, sent, worst, arrivesAs),
-            Provenance = "Common practice, no source: transmitter order and board map must say the same.",
+            Provenance = Provenance.Practice("transmitter order and board map must say the same"),
             MayBeJustified = false,
             Fixes =
             [

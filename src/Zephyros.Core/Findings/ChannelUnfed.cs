@@ -2,6 +2,7 @@ using Zephyros.Core.Board;
 using Zephyros.Core.Hands;
 using Zephyros.Core.Path;
 using Zephyros.Core.Setups;
+using Zephyros.Core.Units;
 
 namespace Zephyros.Core.Findings;
 
@@ -46,7 +47,7 @@ public sealed class ChannelUnfed : IFindingRule
             Title = $"{control} does not reach {function.Label}",
             What = $"The board watches {function.Channel}; {fault}.",
             Why = "The function never comes, or another control works it.",
-            Provenance = "Common practice, no source: AUX n is channel n + 4.",
+            Provenance = Provenance.Practice("AUX n is channel n + 4"),
             MayBeJustified = false,
             Fixes = [.. Fixes(plan, id, function)],
         };
@@ -91,7 +92,7 @@ public sealed class ChannelUnfed : IFindingRule
             Title = $"Nothing feeds {axis.Word()}",
             What = $"The board reads {axis.Word()} from {number}, and no channel of the model has that number.",
             Why = "The transmitter sends the centre there: a throttle at half, or an axis that nobody steers.",
-            Provenance = "Common practice, no source.",
+            Provenance = Provenance.Practice(),
             MayBeJustified = false,
             Fixes = setup.Transmitter.StickOf(axis) is { } stick
                 ?

@@ -1,6 +1,7 @@
 using Zephyros.Core.Model;
 using Zephyros.Core.Path;
 using Zephyros.Core.Setups;
+using Zephyros.Core.Units;
 
 namespace Zephyros.Core.Findings;
 
@@ -37,7 +38,7 @@ public sealed class ChannelUnused : IFindingRule
                 What = $"{Capital(channel.Number.ToString())} is sent, and no function of the board watches it.",
                 Why =
                     "A leftover of a template, or a function that was forgotten on the board. A function added there later would find it already moving.",
-                Provenance = "Common practice, no source: clear whatever a template has put on the channels.",
+                Provenance = Provenance.Practice("clear whatever a template has put on the channels"),
                 MayBeJustified = true,
                 Fixes =
                 [

@@ -1,6 +1,7 @@
 using Zephyros.Core.Model;
 using Zephyros.Core.Model.Logic;
 using Zephyros.Core.Path;
+using Zephyros.Core.Units;
 
 namespace Zephyros.Core.Findings;
 
@@ -29,7 +30,7 @@ public sealed class ConditionStuck : IFindingRule
                 Why = can.CanHold
                     ? "Whatever waits for it happens all the time; it may as well not be asked."
                     : "Whatever waits for it never happens: a lock that never locks, a rescue that never comes.",
-                Provenance = "Found by trying every combination of what it asks for.",
+                Provenance = Provenance.Computed("every combination of what it asks for was tried"),
                 MayBeJustified = true,
                 Fixes = [],
             };

@@ -1,6 +1,7 @@
 using Zephyros.Core.Model;
 using Zephyros.Core.Path;
 using Zephyros.Core.Setups;
+using Zephyros.Core.Units;
 
 namespace Zephyros.Core.Findings;
 
@@ -27,7 +28,7 @@ public sealed class ConditionUnused : IFindingRule
                 What = "No step, override, flight state, announcement or other condition asks for it.",
                 Why =
                     "Either it was forgotten where it is needed, or it is a leftover that will puzzle somebody later.",
-                Provenance = "Common practice, no source.",
+                Provenance = Provenance.Practice(),
                 MayBeJustified = true,
                 Fixes =
                 [

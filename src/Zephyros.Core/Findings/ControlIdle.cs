@@ -1,5 +1,6 @@
 using Zephyros.Core.Path;
 using Zephyros.Core.Setups;
+using Zephyros.Core.Units;
 
 namespace Zephyros.Core.Findings;
 
@@ -24,7 +25,7 @@ public sealed class ControlIdle : IFindingRule
                 What =
                     $"{control.Label} is named “{control.Alias}”, but no channel takes it and no condition asks for it.",
                 Why = "In the air the pilot flicks it and nothing happens.",
-                Provenance = "Common practice, no source.",
+                Provenance = Provenance.Practice(),
                 MayBeJustified = true,
                 Fixes =
                 [

@@ -1,5 +1,6 @@
 using Zephyros.Core.Hands;
 using Zephyros.Core.Path;
+using Zephyros.Core.Units;
 
 namespace Zephyros.Core.Findings;
 
@@ -27,8 +28,9 @@ public sealed class ControlTwice : IFindingRule
                 Why = arms
                     ? "Arming does something else at the same time."
                     : "Two things happen on one movement. That is right only on purpose; say why, or give one of them another control.",
-                Provenance =
-                    "Common practice, no source: one control may carry two functions on purpose, to be justified in a note.",
+                Provenance = Provenance.Practice(
+                    "one control may carry two functions on purpose, to be justified in a note"
+                ),
                 MayBeJustified = true,
                 Fixes = [],
             };

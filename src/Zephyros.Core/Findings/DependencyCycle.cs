@@ -1,5 +1,6 @@
 using Zephyros.Core.Model;
 using Zephyros.Core.Path;
+using Zephyros.Core.Units;
 
 namespace Zephyros.Core.Findings;
 
@@ -25,7 +26,7 @@ public sealed class DependencyCycle : IFindingRule
                 What = string.Join(" → ", names.Append(names[0])),
                 Why =
                     "What comes out depends on what came out before, and on the order in which a transmitter works it out. Use a latch where a memory is meant.",
-                Provenance = "A definition in terms of itself has no value of its own.",
+                Provenance = Provenance.Computed("a definition in terms of itself has no value of its own"),
                 MayBeJustified = false,
                 Fixes = [],
             };

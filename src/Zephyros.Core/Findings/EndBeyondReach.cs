@@ -70,7 +70,7 @@ public sealed class EndBeyondReach : IFindingRule
             Title = $"The ends of {channel.Label} lie beyond reach",
             What = $"They are {channel.Output.Low} and {channel.Output.High}; {limit}.",
             Why = "What lies beyond is cut off: the control does nothing over the last part of its travel.",
-            Provenance = "The transmitter's limit is data of the transmitter; the range of the wire is from memory.",
+            Provenance = Provenance.Memory("the range of the wire. The transmitter's limit is data of the transmitter"),
             MayBeJustified = false,
             Fixes =
             [
@@ -115,7 +115,7 @@ public sealed class EndBeyondReach : IFindingRule
             What =
                 $"{setup.Transmitter.Name} sets ends in steps of {Figures.Plain(setup.Transmitter.TravelStep.Value)} %; {OffStep(channel.Output, rounded)}.",
             Why = "The transmitter will hold another value than the one on this sheet.",
-            Provenance = "The step is data of the transmitter.",
+            Provenance = Provenance.Computed("the step is data of the transmitter"),
             MayBeJustified = true,
             Fixes =
             [

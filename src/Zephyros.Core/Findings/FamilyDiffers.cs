@@ -1,5 +1,6 @@
 using Zephyros.Core.Path;
 using Zephyros.Core.Setups;
+using Zephyros.Core.Units;
 
 namespace Zephyros.Core.Findings;
 
@@ -27,7 +28,7 @@ public sealed class FamilyDiffers : IFindingRule
                 Title = $"{module.Label} and the receiver speak different {(family ? "families" : "sub-families")}",
                 What = $"The module is set to {ours}, the receiver is {theirs}.",
                 Why = "They do not understand each other: it never binds. The receiver's kind decides.",
-                Provenance = "Common practice, no source.",
+                Provenance = Provenance.Practice(),
                 MayBeJustified = false,
                 Fixes = family ? [] : [Follow(plan.Setup, id, theirs)],
             };

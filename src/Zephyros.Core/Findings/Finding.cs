@@ -1,4 +1,4 @@
-using Zephyros.Core.Path;
+using Zephyros.Core.Units;
 
 namespace Zephyros.Core.Findings;
 
@@ -27,7 +27,7 @@ public sealed record Finding
     public required string Why { get; init; }
 
     /// <summary>Where the rule comes from.</summary>
-    public required string Provenance { get; init; }
+    public required Provenance Provenance { get; init; }
 
     /// <summary>Ways to put it right; may be empty.</summary>
     public required IReadOnlyList<Fix> Fixes { get; init; }

@@ -1,5 +1,6 @@
 using Zephyros.Core.Model;
 using Zephyros.Core.Path;
+using Zephyros.Core.Units;
 
 namespace Zephyros.Core.Findings;
 
@@ -38,7 +39,7 @@ public sealed class FlightStateFaults : IFindingRule
             Title = "The flight states reach no channel",
             What = "No chain takes a value from them and no condition asks for them.",
             Why = "Setting up flight states alone does nothing: the board never learns of them.",
-            Provenance = "Common practice, no source.",
+            Provenance = Provenance.Practice(),
             MayBeJustified = true,
             Fixes = [],
         };
@@ -59,7 +60,9 @@ public sealed class FlightStateFaults : IFindingRule
                     ? $"Whenever its condition holds, {above} holds as well and stands above it."
                     : "No combination of the switches makes its condition hold.",
             Why = "The pilot selects it and the craft does something else.",
-            Provenance = "Found by trying every combination of the switches that decide, each from switch-on.",
+            Provenance = Provenance.Computed(
+                "every combination of the switches that decide was tried, each from switch-on"
+            ),
             MayBeJustified = true,
             Fixes = [],
         };
@@ -75,7 +78,7 @@ public sealed class FlightStateFaults : IFindingRule
             Title = $"{model.States[one].Label} and {model.States[other].Label} send the same",
             What = "Every channel of the table has the same value in both.",
             Why = "A board that reads these channels together cannot tell the two apart.",
-            Provenance = "Computed from the table flight state × channel.",
+            Provenance = Provenance.Computed("from the table flight state × channel"),
             MayBeJustified = true,
             Fixes = [],
         };

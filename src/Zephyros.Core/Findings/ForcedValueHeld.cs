@@ -35,7 +35,7 @@ public sealed class ForcedValueHeld : IFindingRule
                 What =
                     $"{setup.Transmitter.Name} holds forced values within the ends; those of {channel.Label} are {low} and {high}.",
                 Why = "A lock that is lifted by the low end no longer holds the motors at their lowest.",
-                Provenance = "Common practice, no source: a forced -100 % must stay below a low end that was raised.",
+                Provenance = Provenance.Practice("a forced -100 % must stay below a low end that was raised"),
                 MayBeJustified = true,
                 Fixes =
                 [

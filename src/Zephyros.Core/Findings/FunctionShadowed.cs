@@ -1,5 +1,6 @@
 using Zephyros.Core.Board;
 using Zephyros.Core.Path;
+using Zephyros.Core.Units;
 
 namespace Zephyros.Core.Findings;
 
@@ -37,8 +38,9 @@ public sealed class FunctionShadowed : IFindingRule
                 What =
                     $"Wherever its control switches {function.Label} on, {stronger} is on too, and the board gives that the way.",
                 Why = "The pilot believes in one way of flying and gets another.",
-                Provenance =
-                    "Common practice, no source: return home, manual, position hold, cruise, then the levelling functions.",
+                Provenance = Provenance.Practice(
+                    "return home, manual, position hold, cruise, then the levelling functions"
+                ),
                 MayBeJustified = true,
                 Fixes = [],
             };

@@ -35,7 +35,7 @@ public sealed class ImplausibleLimit : IFindingRule
                 $"“{condition.Label}” compares {sensor.Label} with {sensor.Words(test.Limit)}; the sensor means {sensor.Lowest} to {sensor.Words(sensor.Highest)}.",
             Why =
                 $"{Outcome(setup.Model, id, condition, test, sensor)} A limit typed ten times too large has happened.",
-            Provenance = "Common practice, no source: check plausibility.",
+            Provenance = Provenance.Practice("check plausibility"),
             MayBeJustified = true,
             Fixes = [.. Fixes(setup, id, condition, test, sensor)],
         };

@@ -9,8 +9,15 @@ namespace Zephyros.Core.Findings;
 /// <summary>A throttle limiter leaves so little travel that the craft will not climb.</summary>
 public sealed class LimiterTooLow : IFindingRule
 {
-    // Useful limits are 75 to 100 %; under half of the travel few craft climb. Common practice, no source.
+    [Figure(
+        Station.Model,
+        "Few craft climb with a throttle limited to less than",
+        ProvenanceKind.CommonPractice,
+        Unit = "%"
+    )]
     private const double FewestShare = 50;
+
+    [Figure(Station.Model, "Useful throttle limits begin at", ProvenanceKind.CommonPractice, Unit = "%")]
     private const double Useful = 75;
 
     /// <inheritdoc />
@@ -62,7 +69,7 @@ public sealed class LimiterTooLow : IFindingRule
                 low < 0
                     ? "Below 0 % the throttle works backwards, and near 0 % the craft will not climb."
                     : "With so little travel the craft will not climb, and a knock on the dial is enough.",
-            Provenance = "Common practice, no source: useful limits are 75 to 100 %.",
+            Provenance = Provenance.Practice("useful limits are 75 to 100 %"),
             MayBeJustified = true,
             Fixes =
             [

@@ -44,7 +44,7 @@ public sealed class LinkStepsTooFew : IFindingRule
             Title = $"{control.Name} loses positions on {number}",
             What = $"The link gives this channel {steps} steps. What arrives: {string.Join("; ", merged)}.",
             Why = "What is meant for one position happens in the other as well, or never.",
-            Provenance = "Common practice, no source: some links carry few steps on auxiliary channels.",
+            Provenance = Provenance.Practice("some links carry few steps on auxiliary channels"),
             MayBeJustified = true,
             Fixes = [.. Roomier(plan, channel, control)],
         };

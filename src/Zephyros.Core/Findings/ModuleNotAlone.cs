@@ -1,5 +1,6 @@
 using Zephyros.Core.Path;
 using Zephyros.Core.Setups;
+using Zephyros.Core.Units;
 
 namespace Zephyros.Core.Findings;
 
@@ -28,7 +29,7 @@ public sealed class ModuleNotAlone : IFindingRule
                 on.Length == 0
                     ? "Nothing is sent."
                     : "They disturb each other, and the receiver may listen to the wrong one.",
-            Provenance = "Common practice, no source.",
+            Provenance = Provenance.Practice(),
             MayBeJustified = false,
             Fixes =
             [

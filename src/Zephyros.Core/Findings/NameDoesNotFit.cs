@@ -1,6 +1,7 @@
 using Zephyros.Core.Model;
 using Zephyros.Core.Path;
 using Zephyros.Core.Setups;
+using Zephyros.Core.Units;
 
 namespace Zephyros.Core.Findings;
 
@@ -97,7 +98,7 @@ public sealed class NameDoesNotFit : IFindingRule
             What = $"It {problem}.",
             Why =
                 "What is typed into the transmitter would be cut off or look like another name, and the sheet would no longer match it.",
-            Provenance = "Common practice, no source: a short form that fits and no stray leading spaces.",
+            Provenance = Provenance.Practice("a short form that fits and no stray leading spaces"),
             MayBeJustified = true,
             Fixes =
             [

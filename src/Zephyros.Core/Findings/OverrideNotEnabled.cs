@@ -1,6 +1,7 @@
 using Zephyros.Core.Model;
 using Zephyros.Core.Path;
 using Zephyros.Core.Setups;
+using Zephyros.Core.Units;
 
 namespace Zephyros.Core.Findings;
 
@@ -25,7 +26,7 @@ public sealed class OverrideNotEnabled : IFindingRule
             What =
                 $"It would force channel {channel.Number.Value} ({channel.Label}) to {forced.Value} while “{condition}” holds, but its tick is missing.",
             Why = "An override that is not enabled does nothing: an unticked lock does not lock.",
-            Provenance = "Common practice, no source.",
+            Provenance = Provenance.Practice(),
             MayBeJustified = true,
             Fixes =
             [

@@ -50,7 +50,7 @@ public sealed class QualityOverwrites : IFindingRule
                 used.Length > 0
                     ? "What the board does there follows the signal quality instead of the pilot."
                     : "The goggles show no quality, or an old one.",
-            Provenance = "Common practice, no source.",
+            Provenance = Provenance.Practice(),
             MayBeJustified = false,
             Fixes =
             [

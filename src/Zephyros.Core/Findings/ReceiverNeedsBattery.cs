@@ -1,6 +1,7 @@
 using Zephyros.Core.Board;
 using Zephyros.Core.Path;
 using Zephyros.Core.Setups;
+using Zephyros.Core.Units;
 
 namespace Zephyros.Core.Findings;
 
@@ -24,7 +25,7 @@ public sealed class ReceiverNeedsBattery : IFindingRule
             What = $"The pads of {port.Label} have no power from USB.",
             Why =
                 "Setting up on USB, the board sees no signal. With the flight battery it does: propellers off, a current limiter on first power-up, and mind that the video transmitter gets hot.",
-            Provenance = "Common practice, no source.",
+            Provenance = Provenance.Practice(),
             MayBeJustified = true,
             Fixes =
             [

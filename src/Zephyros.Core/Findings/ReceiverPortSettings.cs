@@ -1,5 +1,6 @@
 using Zephyros.Core.Path;
 using Zephyros.Core.Setups;
+using Zephyros.Core.Units;
 
 namespace Zephyros.Core.Findings;
 
@@ -48,7 +49,7 @@ public sealed class ReceiverPortSettings : IFindingRule
                 set.Length > wanted.Length
                     ? "The board takes one of them, or neither, and the fault comes and goes with restarts."
                     : "The board sees no signal and will not arm.",
-            Provenance = "Common practice, no source: exactly one port is the receiver's.",
+            Provenance = Provenance.Practice("exactly one port is the receiver's"),
             MayBeJustified = false,
             Fixes =
             [

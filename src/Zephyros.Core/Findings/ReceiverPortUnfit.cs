@@ -1,6 +1,7 @@
 using Zephyros.Core.Board;
 using Zephyros.Core.Path;
 using Zephyros.Core.Setups;
+using Zephyros.Core.Units;
 
 namespace Zephyros.Core.Findings;
 
@@ -25,7 +26,7 @@ public sealed class ReceiverPortUnfit : IFindingRule
             Title = $"{setup.Board.Ports[present.Port].Label} cannot read the receiver",
             What = string.Join(" ", present.Reasons),
             Why = "The board sees no signal, or garbage. It will not arm, and the fault looks like a dead receiver.",
-            Provenance = "Common practice, no source.",
+            Provenance = Provenance.Practice(),
             MayBeJustified = true,
             Fixes =
             [

@@ -1,5 +1,6 @@
 using Zephyros.Core.Path;
 using Zephyros.Core.Setups;
+using Zephyros.Core.Units;
 using Zephyros.Core.Wire;
 
 namespace Zephyros.Core.Findings;
@@ -22,7 +23,7 @@ public sealed class ReceiverSpeaksOther : IFindingRule
             Title = "Receiver and board are set to different formats",
             What = $"The receiver is set to {speaks.Describe().Name}, the board to {plan.Wire.Name}.",
             Why = "The board sees no signal. It will not arm, and the fault looks like a dead receiver.",
-            Provenance = "Common practice, no source.",
+            Provenance = Provenance.Practice(),
             MayBeJustified = false,
             Fixes =
             [

@@ -39,8 +39,7 @@ public sealed class ReservedChannelShared : IFindingRule
             Title = "The channel reserved for arming is shared",
             What = $"The link carries channel 5 (AUX 1) as on and off only, for arming: {what}.",
             Why = "What shares it changes together with arming, or does not arrive at all.",
-            Provenance =
-                "Common practice, no source: some links reserve channel 5 for arming as a pure on/off channel.",
+            Provenance = Provenance.Practice("some links reserve channel 5 for arming as a pure on/off channel"),
             MayBeJustified = true,
             Fixes = [],
         };

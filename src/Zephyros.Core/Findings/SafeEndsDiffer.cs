@@ -1,6 +1,7 @@
 using Zephyros.Core.Hands;
 using Zephyros.Core.Path;
 using Zephyros.Core.Setups;
+using Zephyros.Core.Units;
 
 namespace Zephyros.Core.Findings;
 
@@ -33,7 +34,7 @@ public sealed class SafeEndsDiffer : IFindingRule
             What = $"Safe is away from the pilot on {Names(away)}; towards the pilot on {Names(towards)}.",
             Why =
                 "In a panic every switch goes to its safe end. That works only when it is the same direction on all of them.",
-            Provenance = "Common practice, no source.",
+            Provenance = Provenance.Practice(),
             MayBeJustified = true,
             Fixes =
             [

@@ -1,6 +1,7 @@
 using Zephyros.Core.Model;
 using Zephyros.Core.Path;
 using Zephyros.Core.Setups;
+using Zephyros.Core.Units;
 
 namespace Zephyros.Core.Findings;
 
@@ -31,7 +32,7 @@ public sealed class StateCellForgotten : IFindingRule
             What =
                 $"Channel {channel.Number.Value} has a value in {step.Values.Count} of {setup.Model.States.Count} flight states; in {state} the control's own value passes.",
             Why = "A board that reads several channels together then sees a combination that nobody meant.",
-            Provenance = "Common practice, no source: a forgotten cell is the usual fault.",
+            Provenance = Provenance.Practice("a forgotten cell is the usual fault"),
             MayBeJustified = true,
             Fixes =
             [

@@ -30,7 +30,7 @@ public sealed class StickNotSent : IFindingRule
                 What =
                     $"None of channels 1 to 4 takes {axis.Word()} ({axis.Letter()}); channel {number.Value} takes no stick of its own.",
                 Why = $"The board would read a fixed or foreign value for {axis.Word()}.",
-                Provenance = "Common practice, no source: channels 1 to 4 carry the four sticks.",
+                Provenance = Provenance.Practice("channels 1 to 4 carry the four sticks"),
                 MayBeJustified = false,
                 Fixes =
                 [

@@ -2,6 +2,7 @@ using Zephyros.Core.Hands;
 using Zephyros.Core.Measure;
 using Zephyros.Core.Path;
 using Zephyros.Core.Setups;
+using Zephyros.Core.Units;
 
 namespace Zephyros.Core.Findings;
 
@@ -31,7 +32,7 @@ public sealed class StickReversed : IFindingRule
                     stick == StickAxis.Throttle
                         ? "The craft gives full power with the stick down, and does not arm."
                         : "The craft turns against the stick, and nobody can fly it like that.",
-                Provenance = "Common practice, no source: up, right and forward are larger.",
+                Provenance = Provenance.Practice("up, right and forward are larger"),
                 MayBeJustified = false,
                 Fixes =
                 [

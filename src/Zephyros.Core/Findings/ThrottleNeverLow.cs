@@ -9,7 +9,12 @@ namespace Zephyros.Core.Findings;
 /// <summary>The throttle stick at its low end does not get below the board's throttle-low limit.</summary>
 public sealed class ThrottleNeverLow : IFindingRule
 {
-    // Common practice, no source: the limit goes about 10 us above the low end.
+    [Figure(
+        Station.Board,
+        "A board takes the throttle for low up to, above the low end",
+        ProvenanceKind.CommonPractice,
+        Unit = "µs"
+    )]
     private const double Above = 10;
 
     /// <inheritdoc />
@@ -41,7 +46,7 @@ public sealed class ThrottleNeverLow : IFindingRule
             What =
                 $"With the stick down {lowest} arrives; the board takes only values below {setup.Board.ThrottleLow} for low.",
             Why = "The board refuses to arm, whatever the pilot does.",
-            Provenance = "Common practice, no source: the limit lies about 10 µs above the low end.",
+            Provenance = Provenance.Practice("the limit lies about 10 µs above the low end"),
             MayBeJustified = false,
             Fixes = fixes,
         };

@@ -9,10 +9,19 @@ namespace Zephyros.Core.Findings;
 public sealed class TravelOff : IFindingRule
 {
     // A wide scale sends 988 to 2012 µs: twelve too many at each end are held by every board and cost nothing.
+    [Figure(Station.Board, "Travel that a board cuts off matters from", ProvenanceKind.OwnAssumption, Unit = "µs")]
     private const double ClippedWithin = 40;
+
+    [Figure(Station.Board, "Travel that is missing at an end matters from", ProvenanceKind.OwnAssumption, Unit = "µs")]
     private const double ShortWithin = 20;
 
-    // Less than a hand keeps steady: our own figure.
+    [Figure(
+        Station.Board,
+        "A stick that rests beside the centre matters from",
+        ProvenanceKind.OwnAssumption,
+        Unit = "µs",
+        Note = "less than a hand keeps steady"
+    )]
     private const double DriftWithin = 5;
 
     /// <inheritdoc />
@@ -46,7 +55,7 @@ public sealed class TravelOff : IFindingRule
                 off.Select(c => $"{c.Axis.Word()} arrives from {c.Raw.Low} over {c.Raw.Centre} to {c.Raw.High}.")
             ),
             Why = string.Join(" ", off.Select(Consequence)),
-            Provenance = "Common practice, no source.",
+            Provenance = Provenance.Practice(),
             MayBeJustified = true,
             Fixes =
             [

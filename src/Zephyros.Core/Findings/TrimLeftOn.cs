@@ -25,7 +25,7 @@ public sealed class TrimLeftOn : IFindingRule
                 What = $"It shifts {name} by {Figures.Signed(shift)} µs wherever it is taken.",
                 Why =
                     "A flight controller wants centred sticks: with a trim on, the craft turns slowly with no input, or the throttle never reads low.",
-                Provenance = "Common practice, no source: slow turning of the board's picture may be a trim left on.",
+                Provenance = Provenance.Practice("slow turning of the board's picture may be a trim left on"),
                 MayBeJustified = true,
                 Fixes =
                 [

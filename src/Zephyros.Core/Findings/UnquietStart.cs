@@ -24,7 +24,7 @@ public sealed class UnquietStart : IFindingRule
                 What =
                     $"{item.Reason} At switch-on it stands where the board would see arming or a raised throttle; wanted is {item.Wanted}.",
                 Why = "The radio would call a dangerous position the right one, and would not warn.",
-                Provenance = "Common practice, no source: the radio refuses to start quietly with the arm switch on.",
+                Provenance = Provenance.Practice("the radio refuses to start quietly with the arm switch on"),
                 MayBeJustified = false,
                 Fixes = [.. Fixes(plan.Setup, item.Control, control)],
             };

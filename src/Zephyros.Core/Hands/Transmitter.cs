@@ -62,7 +62,12 @@ public sealed record Transmitter
 
     /// <summary>How long it takes at least from switching it off until it sends again, 100 to 60 000 ms. A board that waits longer for
     /// frames does not notice a restart.</summary>
-    /// <remarks>Half a second by default: our own figure, quicker than a transmitter is thought to be.</remarks>
+    [Figure(
+        Station.Hands,
+        "A transmitter sends again after it was switched off at the earliest after",
+        ProvenanceKind.OwnAssumption,
+        Note = "quicker than one is thought to be"
+    )]
     [Description(
         "How long the transmitter takes at least from being switched off until it sends again, in milliseconds."
     )]

@@ -168,7 +168,7 @@ internal static class CandidateFixes
         {
             Value = new ControlSource { Control = stick },
             Relation = Relation.Below,
-            Limit = new Percent(-98),
+            Limit = Percent.ThrottleLow,
         };
         var latch = new LatchTest { Set = [on], Clear = [new AllTest { Of = [new NotTest { Of = [on] }, low] }] };
         return setup with

@@ -13,19 +13,30 @@ namespace Zephyros.Core.Measure;
 /// changed. Limits 10 µs inside the ends and the board's centre at the measured one: the same.</remarks>
 public static class EndpointSolver
 {
-    private const double Low = 1000;
-    private const double High = 2000;
-    private const double Half = 500;
+    private static readonly double Low = Microseconds.Low.Value;
+    private static readonly double High = Microseconds.High.Value;
+    private static readonly double Half = (High - Low) / 2;
 
-    // From the lowest to the highest centre that count as one; and how far off 1500 µs a centre may be.
+    [Figure(Station.Board, "Measured centres count as one within", ProvenanceKind.OwnAssumption, Unit = "µs")]
     private const double AgreeWithin = 6;
+
+    [Figure(Station.Board, "A measured centre counts as neutral within", ProvenanceKind.OwnAssumption, Unit = "µs")]
     private const double CentreWithin = 3;
 
-    // No board lets its centre be set farther off than this: our own limit, that of FlightBoard.Centre.
+    // That of FlightBoard.Centre.
+    [Figure(Station.Board, "A board's centre can be set off neutral by", ProvenanceKind.OwnAssumption, Unit = "µs")]
     private const double MostCentre = 100;
 
     // Ends nearer to the centre than this are no travel.
+    [Figure(Station.Board, "A measured end lies off the centre by at least", ProvenanceKind.OwnAssumption, Unit = "µs")]
     private const double LeastTravel = 50;
+
+    [Figure(
+        Station.Board,
+        "Limits that follow a measurement lie inside its ends by",
+        ProvenanceKind.CommonPractice,
+        Unit = "µs"
+    )]
     private const double LimitInside = 10;
 
     /// <summary>Why nothing can be worked out; empty when something can.</summary>

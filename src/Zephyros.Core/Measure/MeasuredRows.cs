@@ -1,5 +1,6 @@
 using Zephyros.Core.Model;
 using Zephyros.Core.Path;
+using Zephyros.Core.Units;
 
 namespace Zephyros.Core.Measure;
 
@@ -7,7 +8,8 @@ namespace Zephyros.Core.Measure;
 /// What only decides something about a channel gives nothing that could be read off by itself.</summary>
 public static class MeasuredRows
 {
-    /// <summary>Nearer positions no band could tell apart, and trembling is less: our own figure, in microseconds.</summary>
+    /// <summary>Nearer positions no band could tell apart, and trembling is less; in microseconds.</summary>
+    [Figure(Station.Board, "Positions can be told apart on a channel from", ProvenanceKind.OwnAssumption, Unit = "µs")]
     public const double Apart = 15;
 
     /// <summary>The rows of these controls, in the order of the controls.</summary>

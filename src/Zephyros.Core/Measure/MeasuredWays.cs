@@ -13,7 +13,12 @@ namespace Zephyros.Core.Measure;
 /// channel the first place where it is not as planned.</summary>
 public sealed class MeasuredWays
 {
-    // Real ends and positions come back to within this, beside the steps of the wire: our own figure, in microseconds.
+    [Figure(
+        Station.Board,
+        "Real ends and positions come back, beside the steps of the wire, to within",
+        ProvenanceKind.OwnAssumption,
+        Unit = "µs"
+    )]
     private const double Alike = 3;
 
     private readonly SignalPlan plan;

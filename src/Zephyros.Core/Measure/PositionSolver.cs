@@ -13,6 +13,7 @@ namespace Zephyros.Core.Measure;
 public static class PositionSolver
 {
     // A board shows whole microseconds, so less than this is its rounding.
+    [Figure(Station.Board, "A board shows values rounded to", ProvenanceKind.CommonPractice, Unit = "µs")]
     private const double Rounding = 1;
 
     /// <summary>Why nothing can be worked out; empty when something can.</summary>

@@ -10,7 +10,8 @@ namespace Zephyros.Core.Measure;
 /// <param name="verdict">What the recording was recognised as.</param>
 public sealed class RecordedWire(Setup setup, CaptureVerdict verdict)
 {
-    // A receiver keeps its period within a few percent; a usual other one is twice as long or half as long. Our own figure.
+    // A receiver keeps its period within a few percent; a usual other one is twice as long or half as long.
+    [Figure(Station.Wire, "A recorded period is the planned one within a share of", ProvenanceKind.OwnAssumption)]
     private const double Alike = 0.25;
 
     private bool Same => verdict.Format == setup.Wire.Format;

@@ -7,13 +7,28 @@ namespace Zephyros.Core.Measure;
 /// rested for a second, so that no hand need leave the sticks.</summary>
 public sealed class StickRoutine : IRoutine
 {
-    // A bar that goes this far is meant; one that goes less is the trembling of the hand. Our own figures.
+    // One that goes less is the trembling of the hand.
+    [Figure(
+        Station.Hands,
+        "In the guided routine a bar is meant that moves by",
+        ProvenanceKind.OwnAssumption,
+        Unit = "µs"
+    )]
     private const double Meant = 150;
+
+    [Figure(
+        Station.Hands,
+        "In the guided routine a stick rests while its bar stays within",
+        ProvenanceKind.OwnAssumption,
+        Unit = "µs"
+    )]
     private const double Still = 4;
 
+    [Figure(Station.Hands, "In the guided routine a stick must rest for", ProvenanceKind.OwnAssumption)]
     private static readonly TimeSpan Rest = TimeSpan.FromSeconds(1);
 
     // A hand needs longer to let go than to hold still.
+    [Figure(Station.Hands, "In the guided routine a stick that was let go must rest for", ProvenanceKind.OwnAssumption)]
     private static readonly TimeSpan RestLetGo = TimeSpan.FromSeconds(1.5);
 
     private static readonly StickAxis[] Order = [StickAxis.Throttle, StickAxis.Roll, StickAxis.Pitch, StickAxis.Yaw];

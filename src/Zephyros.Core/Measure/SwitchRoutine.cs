@@ -10,9 +10,15 @@ namespace Zephyros.Core.Measure;
 /// is asked for first.</summary>
 public sealed class SwitchRoutine : IRoutine
 {
-    // Trembling is less: our own figure.
+    [Figure(
+        Station.Hands,
+        "In the guided routine a switch rests while its channel stays within",
+        ProvenanceKind.OwnAssumption,
+        Unit = "µs"
+    )]
     private const double Still = 8;
 
+    [Figure(Station.Hands, "In the guided routine a switch must rest for", ProvenanceKind.OwnAssumption)]
     private static readonly TimeSpan Rest = TimeSpan.FromSeconds(1);
 
     private readonly List<(string Id, Control Control, ControlPosition Position, ChannelNumber[] Channels)> steps = [];

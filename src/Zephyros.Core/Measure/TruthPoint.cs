@@ -1,4 +1,3 @@
-using Zephyros.Core.Path;
 using Zephyros.Core.Units;
 
 namespace Zephyros.Core.Measure;

@@ -7,7 +7,8 @@ namespace Zephyros.Core.Path;
 /// <summary>How long a movement takes from the stick to the board's control loop, part by part.</summary>
 public static class LatencyBudget
 {
-    // A board's loop runs at some kilohertz; a millisecond is on the safe side. Our own figure.
+    // A board's loop runs at some kilohertz; a millisecond is on the safe side.
+    [Figure(Station.Board, "A board's control loop takes about", ProvenanceKind.OwnAssumption)]
     private static readonly Milliseconds BoardLoop = new(1);
 
     /// <summary>The parts, each at its worst.</summary>

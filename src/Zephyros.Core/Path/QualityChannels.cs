@@ -10,10 +10,18 @@ namespace Zephyros.Core.Path;
 /// else may use it; a receiver that puts it there lets it fall to about 12 when the transmitter goes off.</remarks>
 public static class QualityChannels
 {
-    /// <summary>What is left of the quality that a receiver shows once the transmitter is off; common practice, no source.</summary>
+    /// <summary>What is left of the quality that a receiver shows once the transmitter is off.</summary>
+    [Figure(
+        Station.Air,
+        "What stays of the signal quality on a channel once the transmitter is off",
+        ProvenanceKind.CommonPractice
+    )]
     public static readonly Percent Residue = new(12);
 
+    [Figure(Station.Wire, "Signal quality is safe up to channel", ProvenanceKind.CommonPractice)]
     private const int SafeUpTo = 8;
+
+    [Figure(Station.Air, "A quality display needs at least, in steps of the link", ProvenanceKind.OwnAssumption)]
     private const int FewSteps = 10;
 
     /// <summary>The channels that nothing uses and that arrive, the advised ones first, the lowest first.</summary>

@@ -1,3 +1,5 @@
+using Zephyros.Core.Units;
+
 namespace Zephyros.Core.Path;
 
 /// <summary>What a followed value is at one station.</summary>

@@ -1,4 +1,5 @@
 using Zephyros.Core.Path;
+using Zephyros.Core.Units;
 
 namespace Zephyros.Core.Proof;
 
@@ -19,7 +20,7 @@ public abstract class Promise
     public abstract string Title { get; }
 
     /// <summary>The principle behind it and where that comes from.</summary>
-    public abstract string Principle { get; }
+    public abstract Provenance Principle { get; }
 
     /// <summary>True when it is enough that one of the checks is kept: one of several movements works.</summary>
     public virtual bool OneIsEnough => false;

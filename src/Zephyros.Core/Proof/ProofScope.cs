@@ -47,11 +47,14 @@ internal sealed class ProofScope
     // Which of so many end together is gone through.
     private const int MostTimed = 12;
 
-    /// <summary>The places of a stick or dial, less one: from memory, 11 bits and the centre.</summary>
+    /// <summary>The places of a stick or dial, less one.</summary>
+    [Figure(
+        Station.Hands,
+        "A stick or dial has this many places from end to end",
+        ProvenanceKind.FromMemory,
+        Note = "11 bits and the centre"
+    )]
     public const int GridSteps = 2048;
-
-    // A stick that is lower than this is low, whatever the board's limit: common practice, no source.
-    private const double LowestLimit = -98;
 
     private readonly int pieces;
     private readonly Action? breath;
@@ -196,7 +199,7 @@ internal sealed class ProofScope
     /// would make thrust that is felt; and at least -98 %.</summary>
     public double StickLowLimit =>
         Math.Max(
-            LowestLimit,
+            Percent.ThrottleLow.Value,
             (
                 Plan.Setup.Board.OnWire(StickAxis.Throttle, Plan.Setup.Board.ThrottleLow).Value
                 + BoardPlan.NoticeableThrust.Value

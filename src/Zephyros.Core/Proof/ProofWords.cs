@@ -131,7 +131,7 @@ internal sealed class ProofWords(ProofScope scope, ReducedMemory memory)
         };
     }
 
-    // A lever has no more positions than this: common practice, no source.
+    [Figure(Station.Hands, "A lever has at most so many positions", ProvenanceKind.CommonPractice)]
     private const int MostOneAboveTheOther = 3;
 
     // From one end of a channel to the other, in percent.

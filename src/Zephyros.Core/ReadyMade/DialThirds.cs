@@ -7,9 +7,9 @@ using Zephyros.Core.Units;
 namespace Zephyros.Core.ReadyMade;
 
 /// <summary>A dial used as a switch with three positions: beyond a third to either side counts as an end.</summary>
-/// <remarks>Common practice, no source: outside 33 % counts as an end position.</remarks>
 public sealed class DialThirds : IReadyMade
 {
+    [Figure(Station.Hands, "A dial used as a switch is at an end beyond", ProvenanceKind.CommonPractice, Unit = "%")]
     private const double Third = 33;
 
     /// <inheritdoc />

@@ -71,10 +71,7 @@ public sealed class ThrottleLock : IReadyMade
         var unlocked = work.Condition("Throttle unlocked", latch);
         var locked = work.Condition("Throttle locked", new NotTest { Of = [new HoldsTest { Condition = unlocked }] });
         work.Force("Throttle lock", throttle, locked, Percent.Low);
-        return new Built(
-            work.Setup,
-            [ThrottleTarget.Lowest(setup), $"Throttle is low below {ThrottleTarget.LowBelow}."]
-        );
+        return new Built(work.Setup, [ThrottleTarget.Lowest(setup), $"Throttle is low below {Percent.ThrottleLow}."]);
     }
 
     internal static CompareTest ThrottleIsLow(Setup setup) =>
@@ -82,6 +79,6 @@ public sealed class ThrottleLock : IReadyMade
         {
             Value = new ControlSource { Control = setup.Transmitter.StickOf(StickAxis.Throttle)! },
             Relation = Relation.Below,
-            Limit = ThrottleTarget.LowBelow,
+            Limit = Percent.ThrottleLow,
         };
 }

@@ -6,9 +6,6 @@ namespace Zephyros.Core.ReadyMade;
 /// <summary>The throttle channel as the target of a ready-made chain.</summary>
 internal static class ThrottleTarget
 {
-    /// <summary>Throttle is taken for low below this, in percent. Common practice, no source.</summary>
-    public static readonly Percent LowBelow = new(-98);
-
     /// <summary>The id of the throttle channel; null, and a problem noted, when no channel takes the throttle stick.</summary>
     public static string? Of(Setup setup, Arguments wanted, string parameter)
     {

@@ -11,6 +11,12 @@ namespace Zephyros.Core.ReadyMade;
 public sealed class TwoStageArming : IReadyMade
 {
     // The raised end lies so far above the limit: one step of a coarse transmitter and the rounding of the wire fit in.
+    [Figure(
+        Station.Board,
+        "The second stage of arming lies above the activation limit by",
+        ProvenanceKind.CommonPractice,
+        Unit = "µs"
+    )]
     private const double Above = 10;
 
     /// <inheritdoc />

@@ -202,8 +202,8 @@ public static class Edits
                 Label = "Signal quality",
                 Control = "",
                 Aux = 1,
-                Low = new Microseconds(900),
-                High = new Microseconds(2100),
+                Low = Bands.Lowest,
+                High = Bands.Highest,
             };
         var id = present.Key ?? FreeId.Of("quality", setup.Board.Functions.ContainsKey);
         return setup with

@@ -8,6 +8,12 @@ namespace Zephyros.Core.Setups;
 public sealed record PilotLimits
 {
     /// <summary>So long after the last frame the board must have begun its procedure, 100 to 60 000 ms.</summary>
+    [Figure(
+        Station.Board,
+        "A loss must be acted on within",
+        ProvenanceKind.OwnAssumption,
+        Note = "a limit that the pilot sets"
+    )]
     [Description("So long after the last frame the board must have begun its loss procedure, in milliseconds.")]
     [Range(100, 60000)]
     public Milliseconds LossNoticedWithin { get; init; } = new(1000);

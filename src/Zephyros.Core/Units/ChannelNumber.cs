@@ -4,7 +4,13 @@ namespace Zephyros.Core.Units;
 /// <remarks>The range is checked by the validator of a setup, which can name the place; the type itself accepts any number.</remarks>
 public readonly record struct ChannelNumber(int Value) : IQuantity<ChannelNumber>
 {
-    /// <summary>How many channels carry the sticks; AUX 1 is the next one. Common practice, no source: AUX n = channel n + 4.</summary>
+    /// <summary>How many channels carry the sticks; AUX 1 is the next one.</summary>
+    [Figure(
+        Station.Wire,
+        "So many channels carry the sticks",
+        ProvenanceKind.CommonPractice,
+        Note = "AUX n is channel n + 4"
+    )]
     public const int StickChannels = 4;
 
     /// <summary>The highest channel that a setup knows: AUX 28.</summary>

@@ -3,14 +3,23 @@ namespace Zephyros.Core.Units;
 /// <summary>Conversions between percent and microseconds; they live here and nowhere else.</summary>
 public static class PulseScales
 {
+    [Figure(Station.Model, "One percent on the wide scale is", ProvenanceKind.CommonPractice, Unit = "µs")]
+    private const double Wide = 5.12;
+
+    [Figure(Station.Model, "One percent on the narrow scale is", ProvenanceKind.CommonPractice, Unit = "µs")]
+    private const double Narrow = 4;
+
+    [Figure(Station.Model, "One percent on the even scale is", ProvenanceKind.CommonPractice, Unit = "µs")]
+    private const double Even = 5;
+
     /// <summary>Microseconds on one percent of <paramref name="scale"/>.</summary>
     /// <exception cref="ArgumentOutOfRangeException">The scale is none of the named ones.</exception>
     public static double MicrosecondsPerPercent(this PulseScale scale) =>
         scale switch
         {
-            PulseScale.Wide => 5.12,
-            PulseScale.Narrow => 4.0,
-            PulseScale.Even => 5.0,
+            PulseScale.Wide => Wide,
+            PulseScale.Narrow => Narrow,
+            PulseScale.Even => Even,
             _ => throw new ArgumentOutOfRangeException(nameof(scale), scale, "Unknown scale."),
         };
 

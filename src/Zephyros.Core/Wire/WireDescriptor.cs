@@ -51,7 +51,7 @@ public sealed record WireDescriptor
     public bool TwoWay { get; init; }
 
     /// <summary>Where these facts come from.</summary>
-    public required string Provenance { get; init; }
+    public required Provenance Provenance { get; init; }
 
     /// <summary>The pulse that a count stands for.</summary>
     public Microseconds ToMicroseconds(int count) => new(Zero.Value + (Step.Value * count));

@@ -9,7 +9,18 @@ namespace Zephyros.Web.Bench;
 /// <summary>The live bench. Clients send movements and watch pictures; the server is the judge of what they do.</summary>
 internal sealed class BenchHub(BenchRooms rooms) : Hub
 {
+    /// <summary>How many benches one page may watch at once: it needs one, and for a moment two while it changes.</summary>
+    public const int MostWatched = 8;
+
+    private const string Watched = "watched";
     private static readonly TimeSpan Pace = TimeSpan.FromSeconds(1.0 / 60);
+
+    /// <inheritdoc />
+    public override Task OnConnectedAsync()
+    {
+        Context.Items[Watched] = new SemaphoreSlim(MostWatched);
+        return base.OnConnectedAsync();
+    }
 
     /// <summary>Streams a picture whenever the bench changes, at most 60 a second.</summary>
     /// <param name="setup">The setup's id.</param>
@@ -21,6 +32,7 @@ internal sealed class BenchHub(BenchRooms rooms) : Hub
         [EnumeratorCancellation] CancellationToken cancel
     )
     {
+        using var place = TakePlace();
         var room = Room(setup);
         using var pace = new PeriodicTimer(Pace);
         var seen = 0L;
@@ -81,6 +93,15 @@ internal sealed class BenchHub(BenchRooms rooms) : Hub
         Act(setup, run => run.SetDistance(kilometres is { } far ? new Core.Units.Kilometres(far) : null));
     }
 
+    // Whoever asks for ever more streams gets no more.
+    private Place TakePlace()
+    {
+        var places = (SemaphoreSlim)Context.Items[Watched]!;
+        return places.Wait(0)
+            ? new Place(places)
+            : throw new HubException($"One page can watch {MostWatched} benches at once.");
+    }
+
     private void Act(string setup, Action<Core.Bench.BenchRun> action) =>
         Room(setup)
             .Do(run =>
@@ -99,5 +120,10 @@ internal sealed class BenchHub(BenchRooms rooms) : Hub
         {
             throw new HubException(error.Message, error);
         }
+    }
+
+    private readonly struct Place(SemaphoreSlim places) : IDisposable
+    {
+        public void Dispose() => places.Release();
     }
 }

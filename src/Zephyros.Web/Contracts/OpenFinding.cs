@@ -1,5 +1,5 @@
 using Zephyros.Core.Findings;
-using Zephyros.Core.Path;
+using Zephyros.Core.Units;
 
 namespace Zephyros.Web.Contracts;
 

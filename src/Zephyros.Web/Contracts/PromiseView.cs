@@ -1,3 +1,5 @@
+using Zephyros.Core.Units;
+
 namespace Zephyros.Web.Contracts;
 
 /// <summary>A promise and what came of it.</summary>
@@ -17,7 +19,7 @@ public sealed record PromiseView(
     string Code,
     string Name,
     string Title,
-    string Principle,
+    Provenance Principle,
     PromiseState State,
     string Reason,
     string Note,

@@ -28,6 +28,7 @@ namespace Zephyros.Web.Contracts;
 /// <param name="Ports">The ports of the board as places for the receiver, the best first.</param>
 /// <param name="Budget">What is planned on each channel, and what of it survives the link.</param>
 /// <param name="Quality">Where the signal quality could travel.</param>
+/// <param name="Starts">What the fields of something new start with.</param>
 public sealed record SetupView(
     IReadOnlyList<ControlView> Controls,
     StickOrder? SentOrder,
@@ -48,7 +49,8 @@ public sealed record SetupView(
     LinkBudget Link,
     IReadOnlyList<PortChoice> Ports,
     IReadOnlyList<BudgetRow> Budget,
-    QualityView Quality
+    QualityView Quality,
+    StartValues Starts
 )
 {
     // More than anybody reads; a list of all would be larger than the rest of the view.
@@ -81,7 +83,8 @@ public sealed record SetupView(
             LinkBudget.Of(setup.Air),
             PortChoices.Of(setup.Board, plan.Wire),
             ChannelBudget.Of(plan),
-            QualityView.Of(setup)
+            QualityView.Of(setup),
+            StartValues.Usual
         );
     }
 }

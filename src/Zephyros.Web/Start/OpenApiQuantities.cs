@@ -37,9 +37,22 @@ internal static class OpenApiQuantities
                 }
 
                 schema.Type = Bare(context.JsonTypeInfo.Type) ?? schema.Type;
+                SayWhatIsSent(schema, context.JsonTypeInfo);
                 return Task.CompletedTask;
             }
         );
+    }
+
+    // What is only ever read is worked out by the server, and so always there.
+    private static void SayWhatIsSent(OpenApiSchema schema, JsonTypeInfo type)
+    {
+        foreach (var member in type.Properties.Where(p => p.Set is null && p.Get is not null && !p.IsExtensionData))
+            if (schema.Properties?.TryGetValue(member.Name, out var made) == true)
+            {
+                (schema.Required ??= new HashSet<string>(StringComparer.Ordinal)).Add(member.Name);
+                if (!member.IsGetNullable && made is OpenApiSchema { Type: { } kind } plain)
+                    plain.Type = kind & ~JsonSchemaType.Null;
+            }
     }
 
     // Tests hold tests; the generator leaves a list empty that it meets inside itself.

@@ -15,6 +15,7 @@ applyStoredTheme();
 
 // The hangar is small; the bench and what belongs to it are fetched when a craft is opened.
 const SetupPage = lazy(() => import('./setup/SetupPage'));
+const FigurePage = lazy(() => import('./figures/FigurePage'));
 
 const queries = new QueryClient({ defaultOptions: { queries: { retry: 1, staleTime: 5_000 } } });
 
@@ -33,6 +34,7 @@ createRoot(document.getElementById('root')!).render(
             <Routes>
               <Route path="/" element={<Hangar />} />
               <Route path="/craft/:id/:station?" element={<SetupPage />} />
+              <Route path="/figures" element={<FigurePage />} />
               <Route path="*" element={<NotFound />} />
             </Routes>
           </Suspense>

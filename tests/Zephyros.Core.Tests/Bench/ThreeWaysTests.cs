@@ -1,7 +1,7 @@
 using Zephyros.Core.Air;
 using Zephyros.Core.Bench;
-using Zephyros.Core.Path;
 using Zephyros.Core.Setups;
+using Zephyros.Core.Units;
 
 namespace Zephyros.Core.Tests.Bench;
 

@@ -157,7 +157,7 @@ public sealed partial class FindingRuleTests
             "The board watches channel 9 (AUX 5), which nothing feeds. Left shoulder is sent on channel 5 (AUX 1).",
             finding.What
         );
-        Assert.EndsWith("The two numbers look confused here.", finding.Provenance, StringComparison.Ordinal);
+        Assert.EndsWith("The two numbers look confused here.", finding.Provenance.Words, StringComparison.Ordinal);
     }
 
     [Fact]

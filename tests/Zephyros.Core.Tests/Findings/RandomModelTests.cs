@@ -25,7 +25,7 @@ public sealed class RandomModelTests
                 // One of a kind is enough: a random model has dozens of findings.
                 foreach (var finding in findings.DistinctBy(f => f.Key.Split(':')[0], StringComparer.Ordinal))
                 {
-                    Assert.All([finding.Title, finding.What, finding.Why, finding.Provenance], Assert.NotEmpty);
+                    Assert.All([finding.Title, finding.What, finding.Why, finding.Provenance.Words], Assert.NotEmpty);
                     foreach (var fix in finding.Fixes)
                     {
                         var after = fix.Edit.ApplyTo(setup);

@@ -5,6 +5,7 @@ using Zephyros.Core.Measure;
 using Zephyros.Core.Model;
 using Zephyros.Core.Path;
 using Zephyros.Core.Setups;
+using Zephyros.Core.Units;
 
 namespace Zephyros.Core.Tests.Measure;
 

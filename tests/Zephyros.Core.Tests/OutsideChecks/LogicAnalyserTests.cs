@@ -54,4 +54,59 @@ public sealed class LogicAnalyserTests
         // What Zephyros itself reads out of the same recording.
         Assert.Equal(sent, Recogniser.Recognise(capture).Bytes.Select(b => b.Value));
     }
+
+    // The other way round: the analyser writes the recording, out of bare samples, and Zephyros reads it.
+    [Fact]
+    public void A_recording_that_the_analyser_writes_is_read()
+    {
+        var codec = (SerialCodec)WireFormat.Packed16.Codec();
+        var sent = new List<byte>();
+        var edges = new List<Edge>();
+        for (var i = 0; i < 5; i++)
+        {
+            var frame = new byte[codec.Descriptor.FrameBytes];
+            codec.Write([.. Enumerable.Range(0, 16).Select(c => 200 + (100 * c) + i)], i, frame);
+            SerialWave.Draw(frame, codec.Framing, 7_000_000L * (i + 1), edges);
+            sent.AddRange(frame);
+        }
+
+        // A sample each microsecond: what the last edge before it left.
+        var samples = new byte[42_000];
+        var (level, next) = (!codec.Framing.Inverted, 0);
+        for (var at = 0; at < samples.Length; at++)
+        {
+            for (; next < edges.Count && edges[next].At <= at * 1000L; next++)
+                level = edges[next].High;
+            samples[at] = level ? (byte)1 : (byte)0;
+        }
+
+        var folder = Directory.CreateTempSubdirectory("zephyros-analyser-").FullName;
+        try
+        {
+            File.WriteAllBytes(System.IO.Path.Combine(folder, "samples"), samples);
+            string[] arguments =
+            [
+                "-I",
+                "binary:numchannels=1:samplerate=1000000",
+                "-i",
+                "samples",
+                "-O",
+                "vcd",
+                "-o",
+                "line.vcd",
+            ];
+            OutsideProgram.Run(folder, "sigrok-cli", arguments);
+            using var written = File.OpenRead(System.IO.Path.Combine(folder, "line.vcd"));
+            var (capture, verdict, _, problem) = CaptureFile.Read(written);
+            Assert.Null(problem);
+            Assert.NotNull(capture);
+            Assert.Equal(sent, verdict!.Bytes.Select(b => b.Value));
+            var own = Recogniser.Recognise(SerialWave.Record("line", !codec.Framing.Inverted, edges, 42_000_000));
+            Assert.Equal((own.Format, own.Frames.Count), (verdict.Format, verdict.Frames.Count));
+        }
+        finally
+        {
+            Directory.Delete(folder, recursive: true);
+        }
+    }
 }

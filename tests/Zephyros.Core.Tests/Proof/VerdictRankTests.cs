@@ -1,6 +1,7 @@
 using Zephyros.Core.Board;
 using Zephyros.Core.Path;
 using Zephyros.Core.Proof;
+using Zephyros.Core.Units;
 
 namespace Zephyros.Core.Tests.Proof;
 
@@ -59,7 +60,7 @@ public sealed class VerdictRankTests
 
         public override string Title => "Several";
 
-        public override string Principle => "";
+        public override Provenance Principle => Provenance.Own();
 
         public override IEnumerable<PromiseCheck> Checks(SignalPlan plan) =>
             checks.Select(check =>

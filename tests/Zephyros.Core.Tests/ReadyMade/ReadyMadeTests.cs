@@ -172,10 +172,7 @@ public sealed class ReadyMadeTests
         Assert.Equal(["straighten", "turn"], setup.Model.Channels["beeper"].OrderedSteps.Select(s => s.Key));
         var rig = new ModelRig(setup);
         Assert.Equal([100, 0, -100], new[] { 1.0, 2, 3 }.Select(p => rig.Put("left-front-inner", p).Value("beeper")));
-        Assert.DoesNotContain(
-            Examination.Of(setup),
-            f => f.Severity == Severity.Danger && f.Station == Core.Path.Station.Model
-        );
+        Assert.DoesNotContain(Examination.Of(setup), f => f.Severity == Severity.Danger && f.Station == Station.Model);
     }
 
     // A transmitter that is bare but for its sticks has nothing to choose: what is asked stands empty, and building says what is missing.

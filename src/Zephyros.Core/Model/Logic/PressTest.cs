@@ -10,6 +10,7 @@ namespace Zephyros.Core.Model.Logic;
 public sealed record PressTest : Test
 {
     /// <summary>How long a press that was let go in time counts.</summary>
+    [Figure(Station.Hands, "A press that was let go in time counts for", ProvenanceKind.OwnAssumption)]
     public static readonly Milliseconds PulseLength = new(200);
 
     /// <summary>The id of the button.</summary>

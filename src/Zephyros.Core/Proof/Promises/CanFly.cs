@@ -21,7 +21,7 @@ public sealed class CanFly : Promise
         "It can fly: arming and thrust are reachable by hand, and the throttle never falls while its stick rises.";
 
     /// <inheritdoc />
-    public override string Principle => "A promise about nothing is worth nothing: our own";
+    public override Provenance Principle => Provenance.Own("a promise about nothing is worth nothing");
 
     /// <inheritdoc />
     internal override bool LooksAtResponse => true;

@@ -2,6 +2,7 @@ using Zephyros.Core.Board;
 using Zephyros.Core.Model;
 using Zephyros.Core.Model.Logic;
 using Zephyros.Core.Path;
+using Zephyros.Core.Units;
 
 namespace Zephyros.Core.Proof.Promises;
 
@@ -22,7 +23,7 @@ public sealed class ChangesAnnounced : Promise
         "While the signal lasts, arming, disarming and every change of mode are announced as they happen, and nothing announces them when they did not; so are a lost signal and its return.";
 
     /// <inheritdoc />
-    public override string Principle => "The pilot knows: common practice, no source";
+    public override Provenance Principle => Provenance.Practice("the pilot knows");
 
     /// <inheritdoc />
     public override PromiseVerdict? BySettings(SignalPlan plan)

@@ -1,5 +1,6 @@
 using Zephyros.Core.Board;
 using Zephyros.Core.Path;
+using Zephyros.Core.Units;
 
 namespace Zephyros.Core.Proof.Promises;
 
@@ -20,7 +21,7 @@ public sealed class FunctionsReachable : Promise
         "Every function can be switched on; at rest it is on whenever its control stands where it is planned, unless something that the pilot declared has its channel for a while, and while frames arrive it is on nowhere else. Turning over is looked at while the craft lies on its back, the beeper while disarmed.";
 
     /// <inheritdoc />
-    public override string Principle => "As planned: our own";
+    public override Provenance Principle => Provenance.Own("as planned");
 
     /// <inheritdoc />
     public override IEnumerable<PromiseCheck> Checks(SignalPlan plan)

@@ -22,7 +22,7 @@ public sealed class LossInTime : Promise
         "Armed, the board has begun its loss procedure within the pilot\u2019s limit after the last frame.";
 
     /// <inheritdoc />
-    public override string Principle => "A loss is noticed: our own, after common practice";
+    public override Provenance Principle => Provenance.Own("a loss is noticed, after common practice");
 
     /// <inheritdoc />
     public override PromiseVerdict? BySettings(SignalPlan plan)

@@ -1,5 +1,6 @@
 using Zephyros.Core.Board;
 using Zephyros.Core.Path;
+using Zephyros.Core.Units;
 
 namespace Zephyros.Core.Proof.Promises;
 
@@ -20,7 +21,7 @@ public sealed class NoAccidentalStop : Promise
         "In thrust only a movement that was proven to stop the motors from every armed state stops them: no other switch, no telemetry value and no timer does.";
 
     /// <inheritdoc />
-    public override string Principle => "Availability in flight: our own, after common practice";
+    public override Provenance Principle => Provenance.Own("availability in flight, after common practice");
 
     /// <inheritdoc />
     public override IEnumerable<PromiseCheck> Checks(SignalPlan plan) =>

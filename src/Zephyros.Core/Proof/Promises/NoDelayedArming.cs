@@ -1,4 +1,5 @@
 using Zephyros.Core.Path;
+using Zephyros.Core.Units;
 
 namespace Zephyros.Core.Proof.Promises;
 
@@ -19,7 +20,8 @@ public sealed class NoDelayedArming : Promise
         "Lowering the throttle, levelling the craft, time passing, a telemetry value or a signal that returns never arms.";
 
     /// <inheritdoc />
-    public override string Principle => "Prevention of unexpected start-up (ISO 14118, edition from memory)";
+    public override Provenance Principle =>
+        Provenance.Published("ISO 14118", "edition from memory", "prevention of unexpected start-up");
 
     /// <inheritdoc />
     public override IEnumerable<PromiseCheck> Checks(SignalPlan plan) =>

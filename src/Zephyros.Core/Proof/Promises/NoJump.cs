@@ -21,7 +21,7 @@ public sealed class NoJump : Promise
         "Within the movement of the throttle stick that the pilot sets, the throttle that the board sees never grows by more than the share that the pilot sets.";
 
     /// <inheritdoc />
-    public override string Principle => "No surprise under the thumb: our own";
+    public override Provenance Principle => Provenance.Own("no surprise under the thumb");
 
     /// <inheritdoc />
     public override string NothingToCheck => "The throttle stick does not move what the board takes for the throttle.";

@@ -1,5 +1,6 @@
 using Zephyros.Core.Board;
 using Zephyros.Core.Path;
+using Zephyros.Core.Units;
 
 namespace Zephyros.Core.Proof.Promises;
 
@@ -20,7 +21,8 @@ public sealed class NoLeap : Promise
         "The motors never go from off to thrust by one movement, nor by what arrives at once when frames or the radio come back, and reach thrust only after the throttle stick itself was low since arming.";
 
     /// <inheritdoc />
-    public override string Principle => "Prevention of unexpected start-up (ISO 14118, edition from memory)";
+    public override Provenance Principle =>
+        Provenance.Published("ISO 14118", "edition from memory", "prevention of unexpected start-up");
 
     /// <inheritdoc />
     public override IEnumerable<PromiseCheck> Checks(SignalPlan plan) =>

@@ -1,5 +1,6 @@
 using Zephyros.Core.Board;
 using Zephyros.Core.Path;
+using Zephyros.Core.Units;
 
 namespace Zephyros.Core.Proof.Promises;
 
@@ -20,7 +21,8 @@ public sealed class NoSwitchAddsThrust : Promise
         "No switch, dial, time or telemetry value adds thrust: armed, thrust is entered by the throttle stick only. Turning over after a crash is exempt.";
 
     /// <inheritdoc />
-    public override string Principle => "Prevention of unexpected start-up (ISO 14118, edition from memory)";
+    public override Provenance Principle =>
+        Provenance.Published("ISO 14118", "edition from memory", "prevention of unexpected start-up");
 
     /// <inheritdoc />
     public override IEnumerable<PromiseCheck> Checks(SignalPlan plan) =>

@@ -1,4 +1,5 @@
 using Zephyros.Core.Path;
+using Zephyros.Core.Units;
 
 namespace Zephyros.Core.Proof.Promises;
 
@@ -18,7 +19,7 @@ public sealed class NoTuningWhileArming : Promise
     public override string Title => "Automatic trim or tuning is never on at the moment of arming.";
 
     /// <inheritdoc />
-    public override string Principle => "Exclusive functions: common practice, no source";
+    public override Provenance Principle => Provenance.Practice("exclusive functions");
 
     /// <inheritdoc />
     public override PromiseVerdict? BySettings(SignalPlan plan) =>

@@ -1,5 +1,6 @@
 using Zephyros.Core.Board;
 using Zephyros.Core.Path;
+using Zephyros.Core.Units;
 
 namespace Zephyros.Core.Proof.Promises;
 
@@ -19,7 +20,7 @@ public sealed class OneControlArms : Promise
     public override string Title => "Only the control that is declared to arm, or to give a consent, arms.";
 
     /// <inheritdoc />
-    public override string Principle => "Single point of control: our own, after common practice";
+    public override Provenance Principle => Provenance.Own("single point of control, after common practice");
 
     /// <inheritdoc />
     public override IEnumerable<PromiseCheck> Checks(SignalPlan plan) =>

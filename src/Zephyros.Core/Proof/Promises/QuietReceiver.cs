@@ -1,6 +1,7 @@
 using Zephyros.Core.Air;
 using Zephyros.Core.Board;
 using Zephyros.Core.Path;
+using Zephyros.Core.Units;
 
 namespace Zephyros.Core.Proof.Promises;
 
@@ -21,7 +22,8 @@ public sealed class QuietReceiver : Promise
         "Whatever the receiver sends without radio, presets, held values or the frames before the link is up, is disarmed and low.";
 
     /// <inheritdoc />
-    public override string Principle => "Prevention of unexpected start-up (ISO 14118, edition from memory)";
+    public override Provenance Principle =>
+        Provenance.Published("ISO 14118", "edition from memory", "prevention of unexpected start-up");
 
     /// <inheritdoc />
     public override PromiseVerdict? BySettings(SignalPlan plan) =>

@@ -1,5 +1,6 @@
 using Zephyros.Core.Board;
 using Zephyros.Core.Path;
+using Zephyros.Core.Units;
 
 namespace Zephyros.Core.Proof.Promises;
 
@@ -20,7 +21,8 @@ public sealed class QuietStart : Promise
         "Powering on with the controls where the power-on check wants them never arms, starts a motor or shows the board a raised throttle, wherever the controls stand that it does not check.";
 
     /// <inheritdoc />
-    public override string Principle => "Prevention of unexpected start-up (ISO 14118, edition from memory)";
+    public override Provenance Principle =>
+        Provenance.Published("ISO 14118", "edition from memory", "prevention of unexpected start-up");
 
     /// <inheritdoc />
     public override IEnumerable<PromiseCheck> Checks(SignalPlan plan) =>

@@ -1,4 +1,5 @@
 using Zephyros.Core.Path;
+using Zephyros.Core.Units;
 
 namespace Zephyros.Core.Proof.Promises;
 
@@ -19,7 +20,8 @@ public sealed class RestartStaysOff : Promise
         "A restart of the transmitter or of the board leaves the motors off until the arm control was seen off, then on.";
 
     /// <inheritdoc />
-    public override string Principle => "A restart must be deliberate (ISO 14118, edition from memory)";
+    public override Provenance Principle =>
+        Provenance.Published("ISO 14118", "edition from memory", "a restart must be deliberate");
 
     /// <inheritdoc />
     public override IEnumerable<PromiseCheck> Checks(SignalPlan plan) =>

@@ -1,5 +1,6 @@
 using Zephyros.Core.Board;
 using Zephyros.Core.Path;
+using Zephyros.Core.Units;
 
 namespace Zephyros.Core.Proof.Promises;
 
@@ -20,7 +21,7 @@ public sealed class SafeEndIsSafe : Promise
         "Putting a switch to its safe end never lets the motors do more than before, the rest equal (off, idle, idle with control, thrust).";
 
     /// <inheritdoc />
-    public override string Principle => "In a panic everything goes to the safe end: common practice, no source";
+    public override Provenance Principle => Provenance.Practice("in a panic everything goes to the safe end");
 
     /// <inheritdoc />
     public override IEnumerable<PromiseCheck> Checks(SignalPlan plan) =>

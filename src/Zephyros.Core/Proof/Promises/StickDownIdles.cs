@@ -1,6 +1,7 @@
 using Zephyros.Core.Board;
 using Zephyros.Core.Hands;
 using Zephyros.Core.Path;
+using Zephyros.Core.Units;
 
 namespace Zephyros.Core.Proof.Promises;
 
@@ -21,7 +22,7 @@ public sealed class StickDownIdles : Promise
         "While frames arrive, the throttle stick at its low end leaves the motors at no more than idle, by the stick alone and from every armed state; a craft that flies or turns itself over by itself is exempt.";
 
     /// <inheritdoc />
-    public override string Principle => "The pilot\u2019s hand decides: our own, after common practice";
+    public override Provenance Principle => Provenance.Own("the pilot’s hand decides, after common practice");
 
     /// <inheritdoc />
     public override string NothingToCheck => "The transmitter has no throttle stick.";

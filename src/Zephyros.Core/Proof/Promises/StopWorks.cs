@@ -1,5 +1,6 @@
 using Zephyros.Core.Board;
 using Zephyros.Core.Path;
+using Zephyros.Core.Units;
 
 namespace Zephyros.Core.Proof.Promises;
 
@@ -20,8 +21,12 @@ public sealed class StopWorks : Promise
         "While frames arrive, one and the same movement stops the motors at once, from every armed state.";
 
     /// <inheritdoc />
-    public override string Principle =>
-        "A stop control works at all times and overrides all else (ISO 13850, edition from memory)";
+    public override Provenance Principle =>
+        Provenance.Published(
+            "ISO 13850",
+            "edition from memory",
+            "a stop control works at all times and overrides all else"
+        );
 
     /// <inheritdoc />
     public override bool OneIsEnough => true;

@@ -1,5 +1,6 @@
 using Zephyros.Core.Board;
 using Zephyros.Core.Path;
+using Zephyros.Core.Units;
 
 namespace Zephyros.Core.Proof.Promises;
 
@@ -20,7 +21,8 @@ public sealed class ThrustByStickAlone : Promise
         "Neither a loss nor its return, a loss procedure switched on by hand or the end of one takes idling motors to thrust. What is exempt: a landing or a return home that the pilot has chosen, once the craft has flown since it was armed; and the thrust that a lost signal interrupted.";
 
     /// <inheritdoc />
-    public override string Principle => "Prevention of unexpected start-up (ISO 14118, edition from memory)";
+    public override Provenance Principle =>
+        Provenance.Published("ISO 14118", "edition from memory", "prevention of unexpected start-up");
 
     /// <inheritdoc />
     public override IEnumerable<PromiseCheck> Checks(SignalPlan plan) =>

@@ -1,5 +1,6 @@
 using Zephyros.Core.Board;
 using Zephyros.Core.Path;
+using Zephyros.Core.Units;
 
 namespace Zephyros.Core.Proof.Promises;
 
@@ -20,7 +21,7 @@ public sealed class ThrustStays : Promise
         "Well in thrust, only the throttle stick, a stop and a throttle cut that is proven to end thrust from every armed state bring the motors down to idle: no other switch, no telemetry value and no timer does.";
 
     /// <inheritdoc />
-    public override string Principle => "Availability in flight: our own, after common practice";
+    public override Provenance Principle => Provenance.Own("availability in flight, after common practice");
 
     /// <inheritdoc />
     public override IEnumerable<PromiseCheck> Checks(SignalPlan plan) =>

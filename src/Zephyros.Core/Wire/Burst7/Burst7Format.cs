@@ -18,7 +18,7 @@ public sealed class Burst7Format : SerialCodec
     private const ushort Unused = 0xFFFF;
     private const ushort SecondFrame = 0x8000;
 
-    // One full travel of a word in microseconds, from memory.
+    [Figure(Station.Wire, "Burst 7: the full range of a word is", ProvenanceKind.FromMemory, Unit = "µs")]
     private const double Travel = 1194;
 
     private readonly int bits;
@@ -111,7 +111,7 @@ public sealed class Burst7Format : SerialCodec
             TimeOnWire = WireDescriptor.TimeOf(FrameBytes, framing),
             LossShownBy = "frames stop; the fade count rises",
             Wires = "the receiver's signal to the receive pad of a port",
-            Provenance = "from memory",
+            Provenance = Provenance.Memory(),
         };
     }
 

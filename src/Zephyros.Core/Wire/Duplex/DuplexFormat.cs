@@ -1,3 +1,5 @@
+using Zephyros.Core.Units;
+
 namespace Zephyros.Core.Wire.Duplex;
 
 /// <summary>Duplex packets: packets with length, type and checksum, both ways on two wires.</summary>
@@ -85,7 +87,7 @@ public sealed class DuplexFormat : SerialCodec
             LossShownBy = "frames stop",
             Wires = "two: the receiver's transmit pad to the port's receive pad, and the other way round",
             TwoWay = true,
-            Provenance = "from memory",
+            Provenance = Provenance.Memory(),
         };
     }
 

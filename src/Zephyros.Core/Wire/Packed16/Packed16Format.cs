@@ -25,7 +25,10 @@ public sealed class Packed16Format : SerialCodec
     /// <summary>The four upper flag bits, which are always zero in a good frame.</summary>
     public const byte UnusedFlags = 0xF0;
 
+    [Figure(Station.Wire, "Packed 16: a count of 0 stands for", ProvenanceKind.FromMemory, Unit = "µs")]
     private const double ZeroCount = 880;
+
+    [Figure(Station.Wire, "Packed 16: one count is", ProvenanceKind.FromMemory, Unit = "µs")]
     private const double CountStep = 0.625;
 
     private Packed16Format() { }
@@ -97,7 +100,7 @@ public sealed class Packed16Format : SerialCodec
             TimeOnWire = WireDescriptor.TimeOf(FrameBytes, framing),
             LossShownBy = "flag bits: frame lost, signal loss",
             Wires = "the receiver's signal to the receive pad of a port with an inverter",
-            Provenance = "from memory",
+            Provenance = Provenance.Memory(),
         };
     }
 }

@@ -11,9 +11,11 @@ public sealed class PulseTrainFormat : WireCodec
     public const int MostChannels = 12;
 
     /// <summary>Longer than this without a mark ends a frame, in microseconds.</summary>
+    [Figure(Station.Wire, "In a pulse train a frame ends with no mark for", ProvenanceKind.FromMemory, Unit = "µs")]
     public const int SyncGap = 2700;
 
     /// <summary>The length of a mark, in microseconds.</summary>
+    [Figure(Station.Wire, "A mark of a pulse train is at least", ProvenanceKind.FromMemory, Unit = "µs")]
     public const int Mark = 300;
 
     // What one channel may need, in microseconds.
@@ -41,7 +43,7 @@ public sealed class PulseTrainFormat : WireCodec
             TimeOnWire = new Milliseconds(ShortestPeriod(8).Value),
             LossShownBy = "pulses stop",
             Wires = "one: all channels on one wire",
-            Provenance = "from memory",
+            Provenance = Provenance.Memory(),
         };
 
     /// <summary>The shortest period that holds so many channels, all of them at 2000 us.</summary>

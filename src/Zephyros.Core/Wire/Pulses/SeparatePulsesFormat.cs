@@ -31,7 +31,7 @@ public sealed class SeparatePulsesFormat : WireCodec
             TimeOnWire = new Milliseconds(2),
             LossShownBy = "pulses stop, or the receiver's presets",
             Wires = "one for each channel, as far as the receiver has outputs",
-            Provenance = "common practice, no source",
+            Provenance = Provenance.Practice(),
         };
 
     /// <summary>Draws the pulse of one channel.</summary>

@@ -13,6 +13,13 @@ export const unreadableQuery = queryOptions({
   queryFn: () => answer(api.GET('/api/unreadable')),
 });
 
+/** The figures of the trade that the program computes with. */
+export const figuresQuery = queryOptions({
+  queryKey: ['figures'],
+  queryFn: () => answer(api.GET('/api/figures')),
+  staleTime: Infinity,
+});
+
 const at = (id: string) => ({ params: { path: { id } } });
 
 export const setupQuery = (id: string) =>

@@ -21,6 +21,7 @@ export type LogEntry = Schemas['LogEntry'];
 export type Removal = Schemas['Removal'];
 export type UnreadableDocument = Schemas['UnreadableDocument'];
 export type ArmGuards = Schemas['ArmGuards'];
+export type TradeFigure = Schemas['TradeFigure'];
 export type TraceStop = Schemas['TraceStop'];
 export type Station = Schemas['Station'];
 export type Control = Schemas['Control'];

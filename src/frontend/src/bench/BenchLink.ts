@@ -1,3 +1,4 @@
+import { replaceEqualDeep } from '@tanstack/react-query';
 import { HubConnectionBuilder, HubConnectionState, LogLevel, type ISubscription } from '@microsoft/signalr';
 import type { BenchMessage, LogEntry } from '../api/types';
 import { Asked } from './Asked';
@@ -147,7 +148,9 @@ export class BenchLink {
         this.askedHands.see(message.snapshot.settings);
         this.askedAround.see(aroundOf({ message }));
         known = [...known, ...message.snapshot.log].slice(-LOG_KEPT);
-        this.become({ connection: 'live', message, log: known });
+        // What is as it was in the picture before is the same object again, so that nothing has to be compared but by identity.
+        const shared = replaceEqualDeep(this.state.message, message);
+        this.become({ connection: 'live', message: shared, log: known });
       },
       error: () => this.become({ connection: 'reconnecting' }),
       complete: () => undefined,

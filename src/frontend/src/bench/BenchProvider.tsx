@@ -1,3 +1,4 @@
+import { replaceEqualDeep } from '@tanstack/react-query';
 import {
   createContext,
   useCallback,
@@ -73,9 +74,15 @@ export function useBench(): Bench {
   return bench;
 }
 
+/** Gives back what it gave before as long as the contents are the same. */
+function sharing<T>(): (next: T) => T {
+  let last: T | undefined;
+  return (next) => (last = replaceEqualDeep(last, next));
+}
+
 /** A part of the bench's state. The component renders again only when the part is another one, compared by its contents. */
 export function useBenchState<T>(select: (state: BenchState) => T): T {
   const { link } = useBench();
-  const text = useSyncExternalStore(link.subscribe, () => JSON.stringify(select(link.snapshot())));
-  return useMemo(() => JSON.parse(text) as T, [text]);
+  const [share] = useState(() => sharing<T>());
+  return useSyncExternalStore(link.subscribe, () => share(select(link.snapshot())));
 }

@@ -1,13 +1,19 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { useCallback, useRef, useState } from 'react';
-import { answer, api, ProblemError } from '../api/client';
+import { answer, api, ProblemError, reasonOf } from '../api/client';
 import { setupQuery, setupsQuery } from '../api/queries';
+import { whoAsks, type Refusal } from '../ui/refusal';
 import type { Removal, SetupDocument, SetupEdit } from '../api/types';
 
 /** Whether the last change is saved. */
-type SaveState = { kind: 'saved' } | { kind: 'saving' } | { kind: 'failed'; reason: string };
+type SaveState = { kind: 'saved' } | { kind: 'saving' } | ({ kind: 'failed'; message: string } & Refusal);
 
 type Attempt = (current: SetupDocument) => Promise<SetupDocument>;
+
+const failed = (error: unknown, asked: Pick<Refusal, 'field' | 'typed'> = { field: null, typed: '' }): SaveState => {
+  const known = error instanceof Error ? error : new Error(String(error));
+  return { kind: 'failed', message: known.message, reason: reasonOf(known), ...asked };
+};
 
 /** Everything that changes a setup. */
 export interface Changes {
@@ -43,6 +49,7 @@ export function useChanges(id: string): Changes {
 
   const run = useCallback(
     (attempt: Attempt) => {
+      const asked = whoAsks();
       const work = async () => {
         let done = false;
         setState({ kind: 'saving' });
@@ -57,7 +64,7 @@ export function useChanges(id: string): Changes {
           setState({ kind: 'saved' });
           done = true;
         } catch (error) {
-          setState({ kind: 'failed', reason: error instanceof Error ? error.message : String(error) });
+          setState(failed(error, asked));
         }
         await client.invalidateQueries({ queryKey: ['setup', id] });
         void client.invalidateQueries({ queryKey: setupsQuery.queryKey });
@@ -115,7 +122,7 @@ export function useChanges(id: string): Changes {
         await queue.current;
         return await answer(api.GET('/api/setups/{id}/removals', { params: { path: { id }, query: { place } } }));
       } catch (error) {
-        setState({ kind: 'failed', reason: error instanceof Error ? error.message : String(error) });
+        setState(failed(error));
         return null;
       }
     },

@@ -1,5 +1,6 @@
 import clsx from 'clsx';
 import { CircleCheck, OctagonAlert, TriangleAlert } from 'lucide-react';
+import { Link } from 'react-router';
 import type { Finding } from '../api/types';
 import { STATION_NAMES } from '../api/stations';
 import type { Changes } from '../edits/useChanges';
@@ -63,7 +64,12 @@ export function FindingCard({ finding, changes }: { finding: Finding; changes: C
               </li>
             ))}
           </ul>
-          <p className="mt-1">{finding.provenance}</p>
+          <p className="mt-1">
+            {finding.provenance.words}{' '}
+            <Link className="underline" to="/figures">
+              Where figures come from
+            </Link>
+          </p>
         </details>
       )}
     </article>

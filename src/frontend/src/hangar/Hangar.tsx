@@ -1,5 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
 import { Moon } from 'lucide-react';
+import { Link } from 'react-router';
 import { setupsQuery, unreadableQuery } from '../api/queries';
 import { Brand } from '../shell/Brand';
 import { Tool } from '../shell/Header';
@@ -75,7 +76,10 @@ export function Hangar() {
           flight test. Local law and licensed practice decide on power, band and flying.
         </p>
         <p className="mt-3 text-[0.87rem] text-soft">
-          Licences of what this is made of:{' '}
+          <Link className="underline" to="/figures">
+            Where figures come from
+          </Link>{' '}
+          · Licences of what this is made of:{' '}
           {['interface', 'fonts', 'server'].map((part, i) => (
             <span key={part}>
               {i > 0 && ' · '}

@@ -68,7 +68,7 @@ export function PromiseRow({ id, promise, revision, setup, changes }: Props) {
           <details className="text-[0.84rem] text-soft">
             <summary className="min-h-6 cursor-pointer">Principle, assumptions and the explored model</summary>
             <ul className="mt-1 list-disc pl-4">
-              <li>{promise.principle}</li>
+              <li>{promise.principle.words}</li>
               {promise.states > 0 && (
                 <li>
                   {roughly(promise.states)} states, {promise.moves} moves deep, {promise.milliseconds} ms

@@ -20,6 +20,7 @@ import { HandsStation } from '../stations/hands/HandsStation';
 import { ModelStation } from '../stations/model/ModelStation';
 import { CraftStation } from '../stations/craft/CraftStation';
 import { Notice } from '../ui/Notice';
+import { RefusalContext } from '../ui/refusal';
 import { Boundary } from '../ui/Boundary';
 import { HistorySheet } from './HistorySheet';
 import { useChanges, type Changes } from '../edits/useChanges';
@@ -118,18 +119,20 @@ function Workbench({ document, view, findings, page }: Props) {
             {changes.state.kind === 'failed' && (
               <div className="mb-3">
                 <Notice title="Not saved">
-                  <p>{changes.state.reason}</p>
+                  <p>{changes.state.message}</p>
                 </Notice>
               </div>
             )}
-            <Suspense fallback={<p className="text-soft">Loading…</p>}>
-              <Boundary
-                name={page === 'proof' ? 'The proof' : STATION_NAMES[page]}
-                resetKeys={[page, document.revision]}
-              >
-                <OpenPage page={page} document={document} view={view} changes={changes} />
-              </Boundary>
-            </Suspense>
+            <RefusalContext value={changes.state.kind === 'failed' ? changes.state : null}>
+              <Suspense fallback={<p className="text-soft">Loading…</p>}>
+                <Boundary
+                  name={page === 'proof' ? 'The proof' : STATION_NAMES[page]}
+                  resetKeys={[page, document.revision]}
+                >
+                  <OpenPage page={page} document={document} view={view} changes={changes} />
+                </Boundary>
+              </Suspense>
+            </RefusalContext>
           </section>
           <aside className="min-h-0 overflow-y-auto border-line p-4 max-lg:overflow-visible max-lg:border-t lg:border-l">
             <Boundary name="What is wrong" resetKeys={[document.revision]}>

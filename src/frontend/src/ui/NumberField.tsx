@@ -1,3 +1,4 @@
+import { Refused } from './Refused';
 import { useDraft } from './useDraft';
 
 interface Props {
@@ -14,25 +15,28 @@ interface Props {
 
 /** A number with its unit. It is saved when the field is left or Enter is pressed; Escape takes the typing back. */
 export function NumberField({ label, unit, value, min, max, step = 1, quiet = false, onCommit }: Props) {
-  const draft = useDraft(value, (text) => {
+  const { input, refused } = useDraft(value, (text) => {
     const number = Number(text);
     if (text.trim() !== '' && Number.isFinite(number) && number !== value) onCommit(number);
   });
   return (
-    <label className="flex flex-col gap-0.5 text-sm text-soft">
-      <span className={quiet ? 'sr-only' : ''}>{label}</span>
-      <span className="flex items-center gap-1">
-        <input
-          className="h-8 w-22 rounded border border-line bg-sheet px-2 text-right font-mono text-base font-semibold text-ink"
-          type="number"
-          inputMode="decimal"
-          min={min}
-          max={max}
-          step={step}
-          {...draft}
-        />
-        <span aria-hidden>{unit}</span>
-      </span>
-    </label>
+    <div className="flex flex-col gap-0.5 text-sm text-soft">
+      <label className="flex flex-col gap-0.5">
+        <span className={quiet ? 'sr-only' : ''}>{label}</span>
+        <span className="flex items-center gap-1">
+          <input
+            className="h-8 w-22 rounded border border-line bg-sheet px-2 text-right aria-invalid:border-rust aria-invalid:bg-rust-wash font-mono text-base font-semibold text-ink"
+            type="number"
+            inputMode="decimal"
+            min={min}
+            max={max}
+            step={step}
+            {...input}
+          />
+          <span aria-hidden>{unit}</span>
+        </span>
+      </label>
+      <Refused refused={refused} />
+    </div>
   );
 }

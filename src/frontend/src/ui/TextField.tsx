@@ -1,3 +1,4 @@
+import { Refused } from './Refused';
 import { useDraft } from './useDraft';
 
 interface Props {
@@ -13,17 +14,20 @@ interface Props {
 
 /** A line of text. It is saved when the field is left or Enter is pressed; Escape takes the typing back. */
 export function TextField({ label, value, maxLength, width = 16, quiet = false, placeholder, onCommit }: Props) {
-  const draft = useDraft(value, onCommit);
+  const { input, refused } = useDraft(value, onCommit);
   return (
-    <label className="flex flex-col gap-0.5 text-sm text-soft">
-      <span className={quiet ? 'sr-only' : ''}>{label}</span>
-      <input
-        className="h-8 max-w-full rounded border border-line bg-sheet px-2 text-sm font-semibold text-ink hover:border-ink"
-        style={{ width: `${width + 2}ch` }}
-        maxLength={maxLength}
-        placeholder={placeholder}
-        {...draft}
-      />
-    </label>
+    <div className="flex flex-col gap-0.5 text-sm text-soft">
+      <label className="flex flex-col gap-0.5">
+        <span className={quiet ? 'sr-only' : ''}>{label}</span>
+        <input
+          className="h-8 max-w-full rounded border border-line bg-sheet px-2 text-sm font-semibold text-ink hover:border-ink aria-invalid:border-rust aria-invalid:bg-rust-wash"
+          style={{ width: `${width + 2}ch` }}
+          maxLength={maxLength}
+          placeholder={placeholder}
+          {...input}
+        />
+      </label>
+      <Refused refused={refused} />
+    </div>
   );
 }

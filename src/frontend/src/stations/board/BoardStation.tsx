@@ -140,12 +140,12 @@ function SettingsPart({ setup, view, changes }: Omit<Props, 'id'>) {
           onChange={(v) => put('How the board names its spans', ['spanNumbering'], v)}
         />
       </div>
-      <GuardFields guards={board.guards ?? {}} put={put} />
+      <GuardFields guards={board.guards ?? {}} usualTilt={view.starts.tiltLimit} put={put} />
       <LossFields loss={board.loss ?? {}} put={put} />
       <AxisBars map={board.map} />
       <Spans spans={board.spans ?? {}} put={put} />
       <Wander wander={board.wander ?? {}} put={put} />
-      <FunctionTable setup={setup} controls={view.controls} put={put} changes={changes} meanFor={meanFor} />
+      <FunctionTable setup={setup} view={view} put={put} changes={changes} meanFor={meanFor} />
       <PositionTable rows={view.rows} setup={setup} />
     </>
   );

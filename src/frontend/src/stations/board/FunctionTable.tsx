@@ -1,6 +1,6 @@
 import { freeId } from '../../api/edits';
 import { listed, nameOf } from '../../api/listed';
-import type { BoardFunction, ControlView, Setup } from '../../api/types';
+import type { BoardFunction, Setup, SetupView } from '../../api/types';
 import { RemoveButton } from '../../edits/RemoveButton';
 import type { Changes } from '../../edits/useChanges';
 import { ActionMenu } from '../../ui/ActionMenu';
@@ -11,7 +11,7 @@ import { PlannedPositions } from './PlannedPositions';
 
 interface Props {
   setup: Setup;
-  controls: readonly ControlView[];
+  view: SetupView;
   put: (title: string, path: string[], value: unknown) => void;
   /** Takes a function off the board. */
   changes: Changes;
@@ -46,7 +46,7 @@ const KINDS: Record<BoardFunction['kind'], string> = {
 const ORDER = Object.keys(KINDS);
 
 /** What the board does on each AUX channel, one line a function: name, channel, band and the control that is meant to work it. */
-export function FunctionTable({ setup, controls: views, put, changes, meanFor }: Props) {
+export function FunctionTable({ setup, view, put, changes, meanFor }: Props) {
   const { functions } = setup.board;
   const rows = Object.entries(functions).sort(
     ([, a], [, b]) => ORDER.indexOf(a.kind) - ORDER.indexOf(b.kind) || a.aux - b.aux || a.low - b.low,
@@ -61,8 +61,8 @@ export function FunctionTable({ setup, controls: views, put, changes, meanFor }:
       label,
       control: kind === 'arm' ? (controls[0]?.value ?? '') : '',
       aux: 1,
-      low: 1700,
-      high: 2100,
+      low: view.starts.bandLow,
+      high: view.starts.bandHigh,
     };
     put(`Board function ${label}`, ['functions', freeId(kind, functions)], value);
   };
@@ -94,7 +94,7 @@ export function FunctionTable({ setup, controls: views, put, changes, meanFor }:
                 id={id}
                 made={made}
                 controls={controls}
-                positions={views.find((c) => c.id === made.control)?.positions ?? []}
+                positions={view.controls.find((c) => c.id === made.control)?.positions ?? []}
                 put={put}
                 changes={changes}
                 meanFor={meanFor}
@@ -118,7 +118,7 @@ interface RowProps {
   id: string;
   made: BoardFunction;
   controls: readonly { value: string; label: string }[];
-  positions: ControlView['positions'];
+  positions: SetupView['controls'][number]['positions'];
   put: Props['put'];
   changes: Changes;
   meanFor: Props['meanFor'];

@@ -4,14 +4,13 @@ import { SelectField } from '../../ui/SelectField';
 
 interface Props {
   guards: ArmGuards;
+  /** Where the limit of a tilt guard starts, in degrees. */
+  usualTilt: number;
   put: (title: string, path: string[], value: unknown) => void;
 }
 
-/** A craft in the hand is tilted by more than this: from memory, only where the editing starts. */
-const USUAL_TILT = 25;
-
 /** What the board asks for before it arms, and how it disarms. Consent and conflicting functions guard by being there. */
-export function GuardFields({ guards, put }: Props) {
+export function GuardFields({ guards, usualTilt, put }: Props) {
   const limit = guards.tiltLimit ?? null;
   const all = {
     refusesConnected: true,
@@ -32,7 +31,7 @@ export function GuardFields({ guards, put }: Props) {
           { value: 'yes', label: 'beyond a limit' },
         ]}
         onChange={(v) =>
-          set(v === 'yes' ? 'Tilt guard' : 'No tilt guard', { tiltLimit: v === 'yes' ? USUAL_TILT : null })
+          set(v === 'yes' ? 'Tilt guard' : 'No tilt guard', { tiltLimit: v === 'yes' ? usualTilt : null })
         }
       />
       {limit !== null && (

@@ -31,7 +31,7 @@ export function FormatCard({ wire, carried }: Props) {
     ],
     ['Repeats', `every ${wire.usualPeriods.map((p) => figure(p)).join(' or ')} ms`],
     ['A loss shows by', wire.lossShownBy],
-    ['These facts are', wire.provenance],
+    ['These facts are', wire.provenance.founded],
   ];
   return (
     <dl className="mb-5 grid max-w-4xl gap-x-8 gap-y-1 sm:grid-cols-2">

@@ -2,7 +2,7 @@ import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useParams } from 'react-router';
 import { answer, api } from '../../../api/client';
-import type { Condition, ControlView, Setup } from '../../../api/types';
+import type { Condition, SetupView, Setup } from '../../../api/types';
 import { Button } from '../../../ui/Button';
 import { Sheet } from '../../../ui/Sheet';
 import { TextField } from '../../../ui/TextField';
@@ -12,14 +12,14 @@ interface Props {
   /** The id of the condition; undefined for a new one. */
   id: string | undefined;
   setup: Setup;
-  controls: readonly ControlView[];
+  view: SetupView;
   condition: Condition;
   onSave: (condition: Condition) => void;
   onClose: () => void;
 }
 
 /** Edits a condition as a whole; nothing is saved before "Save". */
-export function ConditionEditor({ id, setup, controls, condition, onSave, onClose }: Props) {
+export function ConditionEditor({ id, setup, view, condition, onSave, onClose }: Props) {
   const [draft, setDraft] = useState(condition);
   const limit = setup.transmitter.shortNames ?? 0;
   return (
@@ -45,12 +45,7 @@ export function ConditionEditor({ id, setup, controls, condition, onSave, onClos
             onCommit={(short) => setDraft({ ...draft, short })}
           />
         </div>
-        <TestFields
-          setup={setup}
-          controls={controls}
-          test={draft.test}
-          onChange={(test) => setDraft({ ...draft, test })}
-        />
+        <TestFields setup={setup} view={view} test={draft.test} onChange={(test) => setDraft({ ...draft, test })} />
         <Preview id={id} condition={draft} />
         <div className="flex gap-2 border-t border-line pt-3">
           <Button look="solid" onClick={() => onSave(draft)}>

@@ -23,7 +23,10 @@ export function ConditionTable({ setup, view, changes }: Props) {
   const lamps = useBenchState((s) => s.message?.snapshot.conditions ?? {});
   const conditions = listed(setup.model.conditions);
   const path = (id: string) => ['model', 'conditions', id];
-  const fresh: Condition = { label: 'New condition', test: newTest('position', setup) ?? { kind: 'telemetry-lost' } };
+  const fresh: Condition = {
+    label: 'New condition',
+    test: newTest('position', setup, view.starts) ?? { kind: 'telemetry-lost' },
+  };
   const editing = open === '' ? fresh : open === null ? null : setup.model.conditions?.[open];
   return (
     <section aria-labelledby="conditions">
@@ -71,7 +74,7 @@ export function ConditionTable({ setup, view, changes }: Props) {
         <ConditionEditor
           id={open || undefined}
           setup={setup}
-          controls={view.controls}
+          view={view}
           condition={editing}
           onClose={() => setOpen(null)}
           onSave={(condition) => {

@@ -1,6 +1,6 @@
 import { Plus, Trash2 } from 'lucide-react';
 import { listed } from '../../../api/listed';
-import type { ControlView, Setup, Test } from '../../../api/types';
+import type { Setup, SetupView, Test } from '../../../api/types';
 import { Button } from '../../../ui/Button';
 import { NumberField } from '../../../ui/NumberField';
 import { SelectField } from '../../../ui/SelectField';
@@ -9,14 +9,14 @@ import { newTest, TEST_KINDS } from './newTests';
 
 interface Props {
   setup: Setup;
-  controls: readonly ControlView[];
+  view: SetupView;
   test: Test;
   onChange: (test: Test) => void;
   onRemove?: () => void;
 }
 
 /** A test as a sentence of fields; its parts stand below it, indented. */
-export function TestFields({ setup, controls, test, onChange, onRemove }: Props) {
+export function TestFields({ setup, view, test, onChange, onRemove }: Props) {
   const groups = groupsOf(test);
   return (
     <div className="flex flex-col gap-2">
@@ -25,18 +25,18 @@ export function TestFields({ setup, controls, test, onChange, onRemove }: Props)
           quiet
           label="What is asked"
           value={test.kind ?? ''}
-          options={TEST_KINDS.filter((k) => k.kind === test.kind || newTest(k.kind, setup)).map((k) => ({
+          options={TEST_KINDS.filter((k) => k.kind === test.kind || newTest(k.kind, setup, view.starts)).map((k) => ({
             value: k.kind,
             label: k.name,
             group: k.group,
           }))}
           onChange={(kind) => {
-            const made = newTest(kind as NonNullable<Test['kind']>, setup);
+            const made = newTest(kind as NonNullable<Test['kind']>, setup, view.starts);
             // What was asked so far is kept as a part.
             if (made) onChange('of' in made ? { ...made, of: partsOf(test) } : made);
           }}
         />
-        <Figures setup={setup} controls={controls} test={test} onChange={onChange} />
+        <Figures setup={setup} view={view} test={test} onChange={onChange} />
         {onRemove && (
           <Button look="bare" aria-label="Remove this part" onClick={onRemove}>
             <Trash2 size={15} aria-hidden />
@@ -51,7 +51,7 @@ export function TestFields({ setup, controls, test, onChange, onRemove }: Props)
             <TestFields
               key={i}
               setup={setup}
-              controls={controls}
+              view={view}
               test={part}
               onChange={(changed) => onChange({ ...test, [member]: parts.map((p, j) => (j === i ? changed : p)) })}
               onRemove={
@@ -65,7 +65,7 @@ export function TestFields({ setup, controls, test, onChange, onRemove }: Props)
             onClick={() =>
               onChange({
                 ...test,
-                [member]: [...parts, newTest('position', setup) ?? { kind: 'telemetry-lost' }],
+                [member]: [...parts, newTest('position', setup, view.starts) ?? { kind: 'telemetry-lost' }],
               })
             }
           >
@@ -98,7 +98,7 @@ function groupsOf(test: Test): { member: string; heading: string; parts: Test[] 
 
 type FieldProps = Omit<Props, 'onRemove'>;
 
-function Figures({ setup, controls, test, onChange }: FieldProps) {
+function Figures({ setup, view, test, onChange }: FieldProps) {
   const { model } = setup;
   const side = (relation: string) => (
     <SelectField
@@ -125,7 +125,7 @@ function Figures({ setup, controls, test, onChange }: FieldProps) {
   );
   switch (test.kind) {
     case 'position':
-      return <PositionFields setup={setup} controls={controls} test={test} onChange={onChange} />;
+      return <PositionFields setup={setup} view={view} test={test} onChange={onChange} />;
     case 'compare':
       return (
         <>
@@ -206,7 +206,7 @@ function Figures({ setup, controls, test, onChange }: FieldProps) {
             quiet
             label="Button"
             value={test.control}
-            options={controls.filter((c) => c.kind === 'button').map((c) => ({ value: c.id, label: c.name }))}
+            options={view.controls.filter((c) => c.kind === 'button').map((c) => ({ value: c.id, label: c.name }))}
             onChange={(control) => onChange({ ...test, control })}
           />
           {seconds('at least', 'atLeast', test.atLeast)}
@@ -229,17 +229,17 @@ function Figures({ setup, controls, test, onChange }: FieldProps) {
   }
 }
 
-function PositionFields({ controls, test, onChange }: FieldProps & { test: Extract<Test, { positions: number[] }> }) {
-  const control = controls.find((c) => c.id === test.control);
+function PositionFields({ view, test, onChange }: FieldProps & { test: Extract<Test, { positions: number[] }> }) {
+  const control = view.controls.find((c) => c.id === test.control);
   return (
     <>
       <SelectField
         quiet
         label="Control"
         value={test.control}
-        options={controls.filter((c) => c.positions.length > 0).map((c) => ({ value: c.id, label: c.name }))}
+        options={view.controls.filter((c) => c.positions.length > 0).map((c) => ({ value: c.id, label: c.name }))}
         onChange={(id) => {
-          const far = controls.find((c) => c.id === id)?.positions.at(-1)?.setting ?? 1;
+          const far = view.controls.find((c) => c.id === id)?.positions.at(-1)?.setting ?? 1;
           onChange({ ...test, control: id, positions: [far] });
         }}
       />

@@ -1,5 +1,5 @@
 import { listed } from '../../../api/listed';
-import type { Setup, Test } from '../../../api/types';
+import type { Setup, SetupView, Test } from '../../../api/types';
 
 /** The kinds of tests, as they are called in the list to choose from. */
 export const TEST_KINDS: { kind: NonNullable<Test['kind']>; name: string; group: string }[] = [
@@ -18,10 +18,10 @@ export const TEST_KINDS: { kind: NonNullable<Test['kind']>; name: string; group:
 ];
 
 /** A new test of a kind, as far as possible about something that the setup has; null when it has nothing to ask for. */
-export function newTest(kind: NonNullable<Test['kind']>, setup: Setup): Test | null {
+export function newTest(kind: NonNullable<Test['kind']>, setup: Setup, starts: SetupView['starts']): Test | null {
   const { controls } = setup.transmitter;
   const first = (kinds: string[]) => listed(controls).find(([, c]) => kinds.includes(c.kind ?? ''))?.[0];
-  const ask = (): Test => newTest('position', setup) ?? { kind: 'telemetry-lost' };
+  const ask = (): Test => newTest('position', setup, starts) ?? { kind: 'telemetry-lost' };
   switch (kind) {
     case 'position': {
       const control = first(['switch']) ?? first(['button']);
@@ -35,7 +35,9 @@ export function newTest(kind: NonNullable<Test['kind']>, setup: Setup): Test | n
     }
     case 'compare': {
       const control = first(['stick', 'dial', 'slider', 'input']);
-      return control ? { kind, value: { kind: 'control', control }, relation: 'below', limit: -98 } : null;
+      return control
+        ? { kind, value: { kind: 'control', control }, relation: 'below', limit: starts.throttleLow }
+        : null;
     }
     case 'sensor': {
       const [id, sensor] = listed(setup.model.sensors)[0] ?? [];

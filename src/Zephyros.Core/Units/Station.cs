@@ -1,4 +1,4 @@
-namespace Zephyros.Core.Path;
+namespace Zephyros.Core.Units;
 
 /// <summary>The stations of the path, in the order in which a signal passes them.</summary>
 public enum Station
