@@ -6,8 +6,8 @@ internal static class Iterations
     /// <summary>True in make test-deep.</summary>
     public static bool Deep { get; } = Environment.GetEnvironmentVariable("DEEP") == "1";
 
-    /// <summary>A count for what takes next to nothing: fifty times as many in make test-deep.</summary>
-    public static long Of(long usual) => Deep ? usual * 50 : usual;
+    /// <summary>A count for what takes next to nothing: twenty times as many in make test-deep.</summary>
+    public static long Of(long usual) => Deep ? usual * 20 : usual;
 
     /// <summary>A count for whole proofs of random craft, each of which takes seconds: five times as many in make test-deep.</summary>
     public static long OfProofs(long usual) => Deep ? usual * 5 : usual;

@@ -50,6 +50,18 @@ public sealed class SetupStoreTests : IDisposable
         Assert.Equal(SaveOutcome.NotFound, Store.Save("nobody", 1, late.Current.Setup, "x").Outcome);
     }
 
+    // The hangar is read as it was before somebody began to write.
+    [Fact]
+    public void Whoever_writes_keeps_nobody_from_reading()
+    {
+        Store.Create(TemporaryStore.Demo("wren"), "new");
+        using var writing = new SqliteConnection($"Data Source={temporary.File};Pooling=False");
+        writing.Open();
+        using var begun = writing.BeginTransaction(deferred: false);
+        Assert.Single(Store.List());
+        Assert.Empty(Store.Unreadable());
+    }
+
     // Each writer begins again on what is current, as the interface does: of all that begin on one revision one wins.
     [Fact]
     public void Of_writers_that_begin_on_the_same_revision_one_wins_and_nothing_is_lost()

@@ -86,6 +86,16 @@ public sealed class BoardSequenceTests
         ["lands once flown"] = Losing(new LossSettings { Procedure = LossProcedure.Land, FlownOnly = true }),
     };
 
+    // Nobody is refused anything by a board that is off or armed, whatever stood before.
+    [Fact]
+    public void A_board_that_is_off_or_armed_refuses_nothing()
+    {
+        Assert.Equal(ArmRefusal.None, BoardState.Off.Refusal);
+        var refusing = BoardMachine.PowerUp(new BoardPlan(Bare)) with { ArmRequested = true };
+        Assert.Equal(ArmRefusal.NoSignal, refusing.Refusal);
+        Assert.Equal(ArmRefusal.None, (refusing with { Armed = true }).Refusal);
+    }
+
     [Theory]
     [InlineData(
         "bare",

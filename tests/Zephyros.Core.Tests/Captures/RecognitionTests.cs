@@ -2,6 +2,7 @@ using System.Text;
 using CsCheck;
 using Zephyros.Core.Bench;
 using Zephyros.Core.Captures;
+using Zephyros.Core.Units;
 using Zephyros.Core.Wire;
 using Zephyros.Core.Wire.Pulses;
 
@@ -176,6 +177,7 @@ public sealed class RecognitionTests
     [InlineData("$var wire 1 ! a $end\n$enddefinitions $end\n#99999999999999999999\n", 3, "is no time")]
     [InlineData("$var wire 1\n$end", 2, "A declaration needs")]
     [InlineData("$enddefinitions $end\n#1\n", 0, "declares no wire")]
+    [InlineData("$var wire 1 ! a $end\n$enddefinitions $end\n", 0, "holds no time")]
     [InlineData("time,level\n0,1\n1,2\n", 3, "A level is 0 or 1")]
     [InlineData("0,1\nsoon,0\n", 2, "is no time")]
     [InlineData("0.5,1\n0.1,0\n", 2, "Time goes back")]
@@ -186,6 +188,25 @@ public sealed class RecognitionTests
         var (_, _, _, problem) = CaptureFile.Read(new MemoryStream(Encoding.ASCII.GetBytes(text)));
         Assert.Equal(line, problem!.Line);
         Assert.Contains(reason, problem.Reason, StringComparison.Ordinal);
+    }
+
+    // Half of its channels come in every second frame: until then they stand in the middle, and nowhere else.
+    [Fact]
+    public void A_channel_that_no_frame_has_brought_yet_stands_in_the_middle()
+    {
+        var codec = (SerialCodec)WireFormat.Burst7.Codec();
+        var edges = new List<Edge>();
+        for (var i = 0; i < 4; i++)
+        {
+            var frame = new byte[codec.Descriptor.FrameBytes];
+            codec.Write([.. Enumerable.Repeat(1500, codec.Descriptor.Channels)], turn: 0, frame);
+            SerialWave.Draw(frame, codec.Framing, 11_000_000L * (i + 1), edges);
+        }
+
+        var verdict = Recogniser.Recognise(SerialWave.Record("x", !codec.Framing.Inverted, edges, 60_000_000));
+        Assert.Equal(WireFormat.Burst7, verdict.Format);
+        var middle = codec.Descriptor.ToCount(Microseconds.Neutral, CountRounding.Nearest);
+        Assert.Equal([middle, 1500], verdict.Frames[^1].Counts.Distinct().Order());
     }
 
     [Fact]

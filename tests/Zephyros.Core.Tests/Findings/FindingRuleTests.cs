@@ -18,6 +18,39 @@ public sealed partial class FindingRuleTests
     public void A_clean_setup_has_no_findings() => Assert.Empty(Examination.Of(Demo.Plain));
 
     [Fact]
+    public void A_flight_state_says_whether_another_stands_above_it_or_nothing_reaches_it()
+    {
+        string Said(Setup setup) => Examination.Of(setup).Single(f => f.Key == "flight-state-unreached:practice").What;
+        var shadowed = PlantedFaults.All["flight-state-unreached:practice"];
+        Assert.Equal("Whenever its condition holds, shadowed holds as well and stands above it.", Said(shadowed));
+        var impossible = shadowed
+            .WithCondition("never", All(At("right-shoulder", 1), At("right-shoulder", 2)))
+            .InModel(m =>
+                m with
+                {
+                    States = m.States.SetItem("practice", m.States["practice"] with { When = "never" }),
+                }
+            );
+        Assert.Equal("No combination of the switches makes its condition hold.", Said(impossible));
+    }
+
+    [Theory]
+    [InlineData(0, "edge at 2010 µs.")]
+    [InlineData(1, "edge at 2010 µs, and the channel wanders by 1 µs to either side.")]
+    public void A_band_that_is_too_near_says_how_far_the_channel_wanders(double wander, string ends) =>
+        Assert.EndsWith(
+            ends,
+            Examination
+                .Of(
+                    Demo.Plain.WithArm(f => f with { Low = new(2010) })
+                        .WithBoard(b => b with { Wander = b.Wander.SetItem("5", new(wander)) })
+                )
+                .Single(f => f.Key == "band-too-near:arm:left-shoulder:far")
+                .What,
+            StringComparison.Ordinal
+        );
+
+    [Fact]
     public void The_order_mismatch_says_what_it_does_and_offers_both_fixes()
     {
         var finding = Assert.Single(Examination.Of(Demo.Sandpiper));

@@ -94,6 +94,29 @@ public sealed class EvidenceBasisTests
         Assert.Empty(Since(Setup, Arm, OnTheWay["the channel of Pitch"]));
     }
 
+    // A measurement of two switches depends on both of them, and on no third.
+    [Fact]
+    public void The_switches_that_were_measured_count_and_no_other()
+    {
+        var record = Arm with { Positions = [.. Arm.Positions, Arm.Positions[0] with { Control = "right-shoulder" }] };
+        Setup Changed(string control) =>
+            Setup.WithControl(
+                control,
+                c =>
+                    (SwitchControl)c with
+                    {
+                        Readings =
+                        [
+                            .. Enumerable.Range(1, ((SwitchControl)c).Positions).Select(p => new Percent(20 * p)),
+                        ],
+                    }
+            );
+        Assert.Contains("the control Left shoulder", Since(Setup, Arm, Changed("left-shoulder")));
+        Assert.Empty(Since(Setup, Arm, Changed("right-shoulder")));
+        Assert.Contains("the control Right shoulder", Since(Setup, record, Changed("right-shoulder")));
+        Assert.Empty(Since(Setup, record, Changed("right-back-switch")));
+    }
+
     [Fact]
     public void A_channel_that_is_gone_makes_what_was_measured_on_it_stale()
     {

@@ -23,7 +23,7 @@ public sealed class StaleEvidenceTests
             var random = new Random(name.Length);
             var edits = new RandomEdits(random);
             var records = Records(setup);
-            for (var i = 0; i < Iterations.Of(40); i++)
+            for (var i = 0; i < Iterations.OfProofs(40); i++)
             {
                 if (edits.Of(setup) is not var (place, changed))
                     continue;

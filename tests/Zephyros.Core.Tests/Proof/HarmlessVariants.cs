@@ -9,7 +9,7 @@ using static Zephyros.Core.Tests.Proof.PlantedParts;
 
 namespace Zephyros.Core.Tests.Proof;
 
-/// <summary>Changes of the clean demo setup that break nothing.</summary>
+/// <summary>Changes of two clean demo setups that break nothing; what makes a proof large is changed on the smaller one.</summary>
 internal static class HarmlessVariants
 {
     /// <summary>Changes that keep every promise.</summary>
@@ -19,23 +19,23 @@ internal static class HarmlessVariants
             ["nothing changed"] = Clean,
             ["names changed"] = Clean.WithControl("left-shoulder", c => c with { Alias = "Wing" }),
             ["arm band a little wider"] = Clean.WithArm(f => Band(f, 1650, 2125)),
-            ["tilt guard lifted"] = Clean.WithGuards(g => g with { TiltLimit = null }),
-            ["arming while connected"] = Clean.WithGuards(g => g with { RefusesConnected = false }),
-            ["calibration"] = Clean.WithGuards(g => g with { Calibration = new(1500) }),
-            ["disarms by itself"] = Clean.WithGuards(g => g with { DisarmsAfter = new(8000) }),
+            ["tilt guard lifted"] = CleanWren.WithGuards(g => g with { TiltLimit = null }),
+            ["arming while connected"] = CleanWren.WithGuards(g => g with { RefusesConnected = false }),
+            ["calibration"] = CleanWren.WithGuards(g => g with { Calibration = new(1500) }),
+            ["disarms by itself"] = CleanWren.WithGuards(g => g with { DisarmsAfter = new(8000) }),
             // A transmitter that restarts while the board waits forgets the latch of its throttle cut.
             ["grace on last values, a slow transmitter"] = SlowToStart(Clean)
                 .WithLoss(l => l with { Grace = new(700) }),
             ["grace on substituted values, a slow transmitter"] = SlowToStart(Clean)
                 .WithLoss(l => l with { Grace = new(700), GraceValues = GraceValues.Substituted }),
-            ["landing once it has flown"] = Clean.WithLoss(l =>
+            ["landing once it has flown"] = CleanWren.WithLoss(l =>
                 l with
                 {
                     Procedure = LossProcedure.Land,
                     FlownOnly = true,
                 }
             ),
-            ["landing until a stick is moved"] = Clean.WithLoss(l =>
+            ["landing until a stick is moved"] = CleanWren.WithLoss(l =>
                 l with
                 {
                     Procedure = LossProcedure.Land,
@@ -43,7 +43,7 @@ internal static class HarmlessVariants
                     FlownOnly = true,
                 }
             ),
-            ["return home once it has flown"] = Clean.WithLoss(l =>
+            ["return home once it has flown"] = CleanWren.WithLoss(l =>
                 l with
                 {
                     Procedure = LossProcedure.ReturnHome,
@@ -51,8 +51,8 @@ internal static class HarmlessVariants
                     FlownOnly = true,
                 }
             ),
-            ["two equal times of which one must be over first"] = Together(1000, 1000, both: false),
-            ["the shorter of two times, not yet over"] = Together(1000, 3000, both: true),
+            ["two equal times of which one must be over first"] = Together(CleanWren, 1000, 1000, both: false),
+            ["the shorter of two times, not yet over"] = Together(CleanWren, 1000, 3000, both: true),
             ["a throttle cut as it comes ready-made"] = CleanWren.ReadyMade(
                 "throttle-cut",
                 ("cut", "right-back-switch:2")
@@ -69,9 +69,9 @@ internal static class HarmlessVariants
                 .WithCondition("hush", At("right-back-switch", 2))
                 .WithOverride("beeper", "hush", -100),
             ["a restart that forgets nothing"] = CleanWren.WithLoss(l => l with { Grace = new(700) }),
-            ["a loss that is noticed just in time"] = SlowToStart(Clean)
+            ["a loss that is noticed just in time"] = SlowToStart(CleanWren)
                 .WithBoard(b => b with { SignalTimeout = new(1000) }),
-            ["a throttle that is steep, and less than allowed"] = Clean.WithStep(
+            ["a throttle that is steep, and less than allowed"] = CleanWren.WithStep(
                 "throttle",
                 "steep",
                 new CurveStep
@@ -81,8 +81,8 @@ internal static class HarmlessVariants
                     Smooth = false,
                 }
             ),
-            ["a roll that trembles a little"] = Clean.WithBoard(b => b with { Wander = b.Wander.Add("2", new(1)) }),
-            ["a roll that moves slowly"] = Clean.WithStep(
+            ["a roll that trembles a little"] = CleanWren.WithBoard(b => b with { Wander = b.Wander.Add("1", new(1)) }),
+            ["a roll that moves slowly"] = CleanWren.WithStep(
                 "roll",
                 "slow",
                 new SlowStep
@@ -117,7 +117,7 @@ internal static class HarmlessVariants
                 .Setup!,
             ["nothing planned"] = Clean.WithFunction("beeper", f => f with { Planned = [] }),
             ["a lock in the transmitter"] = Clean.ReadyMade("throttle-lock", ("arm", "left-shoulder:2")),
-            ["a loss announced by a condition"] = Clean
+            ["a loss announced by a condition"] = CleanWren
                 .WithCondition("silence", new DelayTest { Of = [new TelemetryLostTest()], OnAfter = new(500) })
                 .WithAnnouncement("signal-lost", a => a with { When = "silence", Every = new(2000) }),
             ["modes announced by their switch"] = CleanWren
@@ -130,12 +130,12 @@ internal static class HarmlessVariants
                 "held",
                 new LimitStep { Order = 99, High = new(80) }
             ),
-            ["yaw at two rates"] = Clean.WithStep(
+            ["yaw at two rates"] = CleanWren.WithStep(
                 "yaw",
                 "times",
                 new MultiplyStep { Order = 99, With = With(Hand("right-shoulder"), 25, 75) }
             ),
-            ["tuning on a switch of its own"] = Clean.WithFunction(
+            ["tuning on a switch of its own"] = CleanWren.WithFunction(
                 "beeper",
                 f => f with { Kind = FunctionKind.AutomaticTune }
             ),

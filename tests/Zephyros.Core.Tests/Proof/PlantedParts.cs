@@ -76,10 +76,10 @@ internal static class PlantedParts
 
     // Two times begun by one switch lift the throttle: when both are over and none was over alone before, or when the first is over and the
     // second is not.
-    public static Setup Together(double first, double second, bool both)
+    public static Setup Together(Setup craft, double first, double second, bool both)
     {
         DelayTest After(double time) => new() { Of = [At("right-shoulder", 2)], OnAfter = new(time) };
-        var setup = Clean.WithCondition("one", After(first)).WithCondition("other", After(second));
+        var setup = craft.WithCondition("one", After(first)).WithCondition("other", After(second));
         if (!both)
             return setup
                 .WithCondition("lift", All(Holds("other"), Not(Holds("one"))))

@@ -306,8 +306,8 @@ internal static class ProofFaults
                     .WithStep("throttle", "share", Share(60) with { When = "up" }),
                 "can-fly"
             ),
-            ["two times that end together"] = (Together(1000, 1000, both: true), "no-switch-adds-thrust"),
-            ["the longer of two times"] = (Together(3000, 1000, both: false), "no-switch-adds-thrust"),
+            ["two times that end together"] = (Together(Clean, 1000, 1000, both: true), "no-switch-adds-thrust"),
+            ["the longer of two times"] = (Together(Clean, 3000, 1000, both: false), "no-switch-adds-thrust"),
             ["a lock in the transmitter alone"] = (
                 Clean
                     .WithGuards(g => g with { RefusesThrottle = false })
@@ -403,13 +403,13 @@ internal static class ProofFaults
                 "thrust-stays"
             ),
             ["a flight state that takes the thrust away"] = (
-                Clean.WithStep(
+                CleanWren.WithStep(
                     "throttle",
                     "state",
                     new StateStep
                     {
                         Order = 99,
-                        Values = ImmutableDictionary<string, Percent>.Empty.Add("rescue", Percent.Low),
+                        Values = ImmutableDictionary<string, Percent>.Empty.Add("land", Percent.Low),
                     }
                 ),
                 "thrust-stays"
@@ -460,7 +460,7 @@ internal static class ProofFaults
                 "no-jump"
             ),
             ["loss procedure for ever"] = (
-                Clean.WithFunction("lamp", f => Band(f, 900, 2100) with { Kind = FunctionKind.LossProcedure }),
+                CleanWren.WithFunction("lamp", f => Band(f, 900, 2100) with { Kind = FunctionKind.LossProcedure }),
                 "can-fly"
             ),
         };
