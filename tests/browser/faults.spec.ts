@@ -2,7 +2,7 @@ import { expect, test } from './fixtures';
 import { request } from 'node:http';
 import { startApp } from '../../tools/app.mjs';
 
-const ROUNDS = Number(process.env.KILL_ROUNDS ?? (process.env.DEEP === '1' ? 300 : 1));
+const ROUNDS = Number(process.env.KILL_ROUNDS ?? (process.env.DEEP === '1' ? 100 : 1));
 
 test('an acknowledged save survives a kill at once', async () => {
   test.setTimeout(60_000 + ROUNDS * 10_000);
@@ -38,7 +38,7 @@ test('a server that is ended in the middle of an import has the craft whole or n
   let app = await startApp();
   const document = await (await fetch(`${app.address}/api/setups/wren/export`)).text();
   let whole = 3;
-  for (let round = 0; round < Math.max(3, ROUNDS); round++) {
+  for (let round = 0; round < Math.max(2, ROUNDS); round++) {
     const size = Buffer.byteLength(document);
     const sending = request(`${app.address}/api/setups`, {
       method: 'POST',

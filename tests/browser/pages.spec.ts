@@ -41,7 +41,7 @@ async function violations(page: Page, part = 'body', rules?: string[]): Promise<
 }
 
 test('where figures come from is told, well founded or not', async ({ page, app }) => {
-  await page.goto(app.url);
+  await page.goto(app.address);
   await page.getByRole('link', { name: 'Where figures come from' }).click();
   await expect(page.getByText('The edges of a band move in steps of')).toBeVisible();
   await page.getByRole('radio', { name: /published/ }).check();
