@@ -63,15 +63,8 @@ internal sealed class BarWatch
         {
             var channel = board.Map.ChannelOf(axis);
             var shown = board.Scaled(axis, received[channel.Value - 1]);
-            if (!bars.TryGetValue(axis, out var bar))
-                bars[axis] = new BarTravel(channel, shown, shown, shown);
-            else if (bar.Now != shown || bar.Channel != channel)
-                bars[axis] = new BarTravel(
-                    channel,
-                    shown,
-                    new(Math.Min(bar.Low.Value, shown.Value)),
-                    new(Math.Max(bar.High.Value, shown.Value))
-                );
+            if (!bars.TryGetValue(axis, out var bar) || bar.Now != shown || bar.Channel != channel)
+                bars[axis] = BarTravel.Of(bar, axis, channel, shown);
         }
     }
 }

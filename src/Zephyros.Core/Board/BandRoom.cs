@@ -17,6 +17,9 @@ public sealed record BandRoom(string Function, Microseconds Edge, Microseconds R
     )]
     public static readonly Microseconds Least = new(5);
 
+    /// <summary>True when so little is left that the function may switch by itself.</summary>
+    public bool TooNear => Room.Value < Least.Value;
+
     /// <summary>The room of a value; null when no band on its channel has an edge that a value can cross.</summary>
     /// <param name="board">The board.</param>
     /// <param name="channel">The channel.</param>

@@ -38,8 +38,7 @@ public sealed class BandTooNear : IFindingRule
         }
     }
 
-    private static bool IsNear(PositionCell cell) =>
-        cell.Room is { Room: var room } && room.Value < BandRoom.Least.Value;
+    private static bool IsNear(PositionCell cell) => cell.Room is { TooNear: true };
 
     // The same positions stay inside; the edges go midway to the next ones, where that leaves room to every value on the channel.
     private static IEnumerable<Fix> Fit(SignalPlan plan, IReadOnlyList<ControlRow> rows, string id)
@@ -65,9 +64,6 @@ public sealed class BandTooNear : IFindingRule
         var alone = plan.Setup.Board with { Functions = plan.Setup.Board.Functions.Clear().Add(id, moved) };
         return rows.Where(r => r.Channel == moved.Channel)
             .SelectMany(r => r.Cells)
-            .All(c =>
-                BandRoom.Of(alone, moved.Channel, c.Received) is not { Room.Value: var room }
-                || room >= BandRoom.Least.Value
-            );
+            .All(c => BandRoom.Of(alone, moved.Channel, c.Received) is not { TooNear: true });
     }
 }

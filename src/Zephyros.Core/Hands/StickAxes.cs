@@ -10,6 +10,10 @@ public static class StickAxes
     /// <summary>The letter of an axis in a channel order.</summary>
     public static char Letter(this StickAxis axis) => "AETR"[(int)axis];
 
+    /// <summary>True when a stick returns to its centre on this axis once it is let go.</summary>
+    /// <remarks>Common practice, no source: all but the throttle of a multirotor do.</remarks>
+    public static bool Springs(this StickAxis axis) => axis != StickAxis.Throttle;
+
     /// <summary>The axis as a lower-case word, for sentences.</summary>
     public static string Word(this StickAxis axis) =>
         axis switch

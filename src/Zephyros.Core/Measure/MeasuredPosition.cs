@@ -23,4 +23,7 @@ public sealed record MeasuredPosition(
 {
     /// <summary>True when it switches on just what is planned.</summary>
     public bool AsPlanned => Wants.SequenceEqual(Has, StringComparer.Ordinal);
+
+    /// <summary>True when it lies where it is planned, as exactly as a board shows it.</summary>
+    public bool LiesAsPlanned => Math.Abs(Math.Round(Off.Value)) <= PositionSolver.Rounding;
 }

@@ -14,7 +14,7 @@ public static class PositionSolver
 {
     // A board shows whole microseconds, so less than this is its rounding.
     [Figure(Station.Board, "A board shows values rounded to", ProvenanceKind.CommonPractice, Unit = "µs")]
-    private const double Rounding = 1;
+    internal const double Rounding = 1;
 
     /// <summary>Why nothing can be worked out; empty when something can.</summary>
     public static IReadOnlyList<SetupProblem> Problems(Setup setup, IReadOnlyList<PositionSeen> seen)
@@ -147,7 +147,7 @@ public static class PositionSolver
     }
 
     private static bool IsNear(MeasuredPosition position, string function) =>
-        position.Room is { Room: var room } near && near.Function == function && room.Value < BandRoom.Least.Value;
+        position.Room is { TooNear: true } near && near.Function == function;
 
     private static bool Wants(MeasuredPosition position, string function) =>
         position.Wants.Contains(function, StringComparer.Ordinal);

@@ -7,6 +7,7 @@ namespace Zephyros.Web.Contracts;
 /// <param name="Name">The name to show.</param>
 /// <param name="Kind">What it is.</param>
 /// <param name="Axis">For a stick: what it commands.</param>
+/// <param name="Springs">True for a stick's axis that returns to its centre once it is let go.</param>
 /// <param name="Place">For a stick: the hand and direction of its axis, by the stick mode.</param>
 /// <param name="Positions">For a switch or a button: its positions, the safe one first.</param>
 /// <param name="Where">Where the fingers find it; null for a stick.</param>
@@ -17,6 +18,7 @@ public sealed record ControlView(
     string Name,
     ControlKind Kind,
     StickAxis? Axis,
+    bool Springs,
     StickPlace? Place,
     IReadOnlyList<ControlPosition> Positions,
     ControlPlace? Where,
@@ -43,6 +45,7 @@ public sealed record ControlView(
             control.Name,
             kind,
             stick?.Axis,
+            stick?.Axis.Springs() ?? false,
             place,
             control.NamedPositions,
             (control as PlacedControl)?.Place,

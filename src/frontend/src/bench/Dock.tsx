@@ -12,7 +12,7 @@ import { readKey, stickOf } from './dockKeys';
 import { RealSticksSheet } from './gamepad/RealSticksSheet';
 import { useRealSticks } from './gamepad/useRealSticks';
 import { HoldButton } from './HoldButton';
-import { springs, Stick } from './Stick';
+import { Stick } from './Stick';
 import { SwitchTile } from './SwitchTile';
 
 interface Props {
@@ -74,7 +74,7 @@ export function Dock({ transmitter, controls, onStandBack }: Props) {
   const onKeyUp = (event: KeyboardEvent) => {
     const onSlider = (event.target as HTMLElement).matches('input, [role=slider]');
     const stick = onSlider && event.key.startsWith('Arrow') ? null : stickOf(event.key, controls);
-    if (stick && springs(stick)) move(stick.id, 0);
+    if (stick && stick.springs) move(stick.id, 0);
   };
 
   return (

@@ -41,8 +41,7 @@ export function Stick({ hand, vertical, horizontal }: Props) {
   };
 
   const release = () => {
-    // Springs pull every axis but the throttle back to the centre.
-    put(springs(horizontal) ? 0 : held.current.x, springs(vertical) ? 0 : held.current.y);
+    put(horizontal.springs ? 0 : held.current.x, vertical.springs ? 0 : held.current.y);
   };
 
   return (
@@ -88,11 +87,6 @@ export function Stick({ hand, vertical, horizontal }: Props) {
       ))}
     </div>
   );
-}
-
-/** True for an axis that returns to its centre when it is let go: all but the throttle. */
-export function springs(axis: ControlView): boolean {
-  return axis.axis !== 'throttle';
 }
 
 /** A number with its sign, written with a true minus. */

@@ -64,7 +64,7 @@ function Row({ row, columns, setup }: { row: ControlRow; columns: number; setup:
             <b className="font-mono">{Math.round(cell.received)} µs</b>
             <span className="block">
               {cell.room && cell.room.room < NEAR && (
-                <span className={clsx('block text-[0.8rem]', cell.room.room < 5 ? 'text-rust' : 'text-soft')}>
+                <span className={clsx('block text-[0.8rem]', cell.room.tooNear ? 'text-rust' : 'text-soft')}>
                   {Math.max(0, Math.round(cell.room.room))} µs to an edge
                 </span>
               )}

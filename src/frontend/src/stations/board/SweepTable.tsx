@@ -141,7 +141,6 @@ function Watch({
               Object.fromEntries(
                 axes.flatMap((axis) => {
                   const bar = bars[axis];
-                  // A throttle stick has no spring: halfway stands for its centre.
                   return bar
                     ? [
                         [
@@ -149,7 +148,7 @@ function Watch({
                           {
                             low: Math.round(bar.low),
                             high: Math.round(bar.high),
-                            centre: Math.round(axis === 'throttle' ? (bar.low + bar.high) / 2 : bar.now),
+                            centre: Math.round(bar.centre),
                           },
                         ],
                       ]

@@ -117,10 +117,10 @@ function Verdict({ found, setup }: { found: MeasuredPosition; setup: Setup }) {
   return (
     <>
       <span className="text-soft">
-        {Math.abs(off) <= 1 ? 'as planned' : `${off > 0 ? '+' : '−'}${Math.abs(off)} µs`}
+        {found.liesAsPlanned ? 'as planned' : `${off > 0 ? '+' : '−'}${Math.abs(off)} µs`}
       </span>
       {found.room && found.room.room < 100 && (
-        <span className={found.room.room < 5 ? 'font-semibold text-rust' : 'text-soft'}>
+        <span className={found.room.tooNear ? 'font-semibold text-rust' : 'text-soft'}>
           {' '}
           · {figure(Math.max(0, found.room.room), 0)} µs to an edge
         </span>
