@@ -1,12 +1,9 @@
 import { useQuery } from '@tanstack/react-query';
-import { Moon } from 'lucide-react';
 import { useState } from 'react';
 import { figuresQuery } from '../api/queries';
 import { STATION_NAMES } from '../api/stations';
 import type { Station, TradeFigure } from '../api/types';
-import { Brand } from '../shell/Brand';
-import { Tool } from '../shell/Header';
-import { toggleTheme } from '../shell/theme';
+import { PlainHeader } from '../shell/PlainHeader';
 import { ChoiceField } from '../ui/ChoiceField';
 import { Notice } from '../ui/Notice';
 
@@ -30,12 +27,7 @@ export default function FigurePage() {
   return (
     <div className="mx-auto max-w-5xl px-6 pb-10 max-sm:px-3">
       <title>Where figures come from · Zephyros</title>
-      <header className="flex items-center justify-between py-3">
-        <Brand />
-        <Tool label="Change between light and dark" onClick={toggleTheme}>
-          <Moon size={18} aria-hidden />
-        </Tool>
-      </header>
+      <PlainHeader />
       <main>
         <h1 className="text-2xl font-bold">Where figures come from</h1>
         <p className="mt-1 mb-3 max-w-[75ch] text-soft">

@@ -1,10 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
-import { Moon } from 'lucide-react';
 import { Link } from 'react-router';
 import { setupsQuery, unreadableQuery } from '../api/queries';
-import { Brand } from '../shell/Brand';
-import { Tool } from '../shell/Header';
-import { toggleTheme } from '../shell/theme';
+import { PlainHeader } from '../shell/PlainHeader';
 import { Button } from '../ui/Button';
 import { Notice } from '../ui/Notice';
 import { CraftRow } from './CraftRow';
@@ -20,12 +17,7 @@ export function Hangar() {
   return (
     <div className="mx-auto max-w-6xl px-6 pb-10 max-sm:px-3">
       <title>Hangar · Zephyros</title>
-      <header className="flex items-center justify-between py-3">
-        <Brand />
-        <Tool label="Change between light and dark" onClick={toggleTheme}>
-          <Moon size={18} aria-hidden />
-        </Tool>
-      </header>
+      <PlainHeader />
       <main>
         <div className="flex flex-wrap items-end justify-between gap-4 border-b-2 border-ink pb-3">
           <div>
