@@ -1,6 +1,6 @@
-/** How Debian's Chromium is started headless here; for Playwright's launch options. */
+/** How Debian's Chromium without a window is started here; for Playwright's launch options. */
 export const launchOptions = {
-  executablePath: '/usr/bin/chromium',
+  executablePath: '/usr/bin/chromium-headless-shell',
   args: [
     '--no-sandbox',
     '--disable-gpu',

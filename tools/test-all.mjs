@@ -77,15 +77,7 @@ rmSync(RESULTS, { recursive: true, force: true });
 mkdirSync(RESULTS, { recursive: true });
 
 async function serverBuild() {
-  await need('C# build and analyzers', 'dotnet', [
-    'build',
-    'Zephyros.slnx',
-    '-c',
-    'Release',
-    '--no-restore',
-    '-v',
-    'quiet',
-  ]);
+  await need('tests, with analyzers', 'make', ['compile', 'ANALYZERS=true']);
 }
 
 async function serverSuites() {
@@ -117,7 +109,7 @@ await need('packages', 'make', ['-j2', 'restore']);
 await need('browser', 'node', ['tools/ensure-chromium.mjs']);
 await need('outside references', 'node', ['tools/ensure-references.mjs']);
 await Promise.all([
-  need('application', 'make', ['app']),
+  need('application, with analyzers', 'make', ['app', 'ANALYZERS=true']),
   check('C# format', 'dotnet', ['csharpier', 'check', '.']),
   check('interface format', 'npm', ['run', '--silent', 'check:format']),
 ]);
