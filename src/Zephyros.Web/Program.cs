@@ -49,6 +49,7 @@ builder.Services.AddSingleton<Salvage>();
 builder.Services.AddSingleton<BenchRooms>();
 builder.Services.AddSingleton<Saving>();
 builder.Services.AddSingleton<KnownFindings>();
+builder.Services.AddSingleton<KnownVerdicts>();
 builder.Services.AddSingleton<ProofRuns>();
 builder.Services.AddSingleton<CaptureShelf>();
 builder.Services.AddRateLimiter(RequestRoom.Limit);

@@ -74,15 +74,4 @@ public sealed class BenchRoomTests
 
     private static StoredSetup Stored(int revision, Setup setup) =>
         new("wren", revision, DateTimeOffset.UnixEpoch, setup, null, null);
-
-    private sealed class HandClock : TimeProvider
-    {
-        private long ticks = 1_000_000;
-
-        public override long TimestampFrequency => TimeSpan.TicksPerSecond;
-
-        public void Passes(TimeSpan time) => ticks += time.Ticks;
-
-        public override long GetTimestamp() => ticks;
-    }
 }

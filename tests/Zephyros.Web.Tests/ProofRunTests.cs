@@ -1,5 +1,8 @@
 using System.Net;
 using System.Text.Json.Nodes;
+using Microsoft.Extensions.DependencyInjection;
+using Zephyros.Storage;
+using Zephyros.Web.Proofs;
 using static Zephyros.Web.Tests.TestServer;
 
 namespace Zephyros.Web.Tests;
@@ -80,6 +83,58 @@ public sealed class ProofRunTests : IAsyncDisposable
         );
     }
 
+    [Fact]
+    public async Task What_was_proven_once_is_known_after_an_undo_and_when_a_promise_is_decided()
+    {
+        var first = Times(await DoneAsync());
+        await SendAsync(client, HttpMethod.Post, $"{Gannet}/edits", Rename, "\"1\"");
+        Assert.NotEqual(first, Times(await DoneAsync()));
+        await SendAsync(client, HttpMethod.Post, $"{Gannet}/undo", null, "\"2\"");
+        var undone = await DoneAsync();
+        Assert.Equal(first, Times(undone));
+        await SendAsync(
+            client,
+            HttpMethod.Put,
+            $"{Gannet}/proof/no-leap",
+            """{"on":false,"note":"x"}""",
+            $"\"{undone["revision"]}\""
+        );
+        var decided = await DoneAsync();
+        Assert.Equal(
+            "off",
+            (string)decided["promises"]!.AsArray().Single(p => (string)p!["code"]! == "no-leap")!["state"]!
+        );
+        Assert.Equal(first.Where(t => t.Code != "no-leap"), Times(decided).Where(t => t.Code != "no-leap"));
+        // Who asks for a proof gets one.
+        await SendAsync(client, HttpMethod.Post, $"{Gannet}/proof", """{"twoHands":false}""");
+        Assert.NotEqual(Times(decided), Times(await DoneAsync()));
+    }
+
+    [Fact]
+    public async Task What_nobody_looks_at_any_more_gives_way_unless_it_was_asked_for()
+    {
+        var clock = new HandClock();
+        using var runs = new ProofRuns(
+            server.Services.GetRequiredService<SetupStore>(),
+            new KnownVerdicts(),
+            clock,
+            runsAtOnce: 0
+        );
+        var (left, asked) = (runs.Enter("gannet")!, runs.Begin("wren", new(TwoHands: false))!);
+        var waiting = runs.Enter("sandpiper")!;
+        clock.Passes(TimeSpan.FromSeconds(5));
+        Assert.Same(waiting, runs.Enter("sandpiper"));
+        Assert.False(left.GaveWay);
+        clock.Passes(TimeSpan.FromTicks(1));
+        Assert.Same(waiting, runs.Enter("sandpiper"));
+        Assert.Equal((true, false, false), (left.GaveWay, asked.GaveWay, waiting.GaveWay));
+        await left.Finished;
+        // Looked at again it begins again, and nothing is left that would have to give way for it.
+        var again = runs.Enter("gannet")!;
+        Assert.NotSame(left, again);
+        Assert.True(again.View().Running);
+    }
+
     [Theory]
     [InlineData(-1, HttpStatusCode.NotFound)]
     [InlineData(0, HttpStatusCode.OK)]
@@ -97,6 +152,10 @@ public sealed class ProofRunTests : IAsyncDisposable
 
     private static IEnumerable<string> States(JsonNode view) =>
         view["promises"]!.AsArray().Select(p => (string)p!["state"]!);
+
+    // How long each promise took when it was proven, which no two proofs share.
+    private static IReadOnlyList<(string Code, int Milliseconds)> Times(JsonNode view) =>
+        [.. view["promises"]!.AsArray().Select(p => ((string)p!["code"]!, (int)p["milliseconds"]!))];
 
     private async Task<JsonNode> DoneAsync(string setup = Gannet)
     {

@@ -15,23 +15,53 @@ internal sealed class ProofRun : IProgress<ProofProgress>, IDisposable
     private readonly Setup setup;
     private readonly ProofRunRequest wish;
     private readonly SemaphoreSlim room;
-    private readonly Dictionary<
-        string,
-        (PromiseVerdict Verdict, int Milliseconds, IReadOnlyList<ProofStepView> Path)
-    > done = new(StringComparer.Ordinal);
+    private readonly KnownVerdicts known;
+    private readonly string fingerprint;
+    private readonly Dictionary<string, KnownVerdict> done = new(StringComparer.Ordinal);
     private string? current;
     private ProofProgress progress;
     private bool running = true;
+    private bool entered;
     private bool cancelled;
 
     /// <summary>Begins when there is room for it.</summary>
     /// <param name="stored">What is proven.</param>
     /// <param name="wish">How.</param>
+    /// <param name="asked">True when somebody asked for it, and all of it: then what is known already is proven anew.</param>
     /// <param name="room">Holds back when so many run already.</param>
-    public ProofRun(StoredSetup stored, ProofRunRequest wish, SemaphoreSlim room)
+    /// <param name="known">What was proven before.</param>
+    public ProofRun(StoredSetup stored, ProofRunRequest wish, bool asked, SemaphoreSlim room, KnownVerdicts known)
     {
-        (setup, Revision, this.wish, this.room) = (stored.Setup, stored.Revision, wish, room);
+        (setup, Revision, this.wish, this.room, this.known) = (stored.Setup, stored.Revision, wish, room, known);
+        (Asked, fingerprint) = (asked, KnownVerdicts.Fingerprint(stored.Setup));
         Finished = Task.Run(WorkAsync);
+    }
+
+    /// <summary>True when somebody asked for it; false when it began by itself, because somebody looked.</summary>
+    public bool Asked { get; }
+
+    /// <summary>When somebody looked at it last, as a time stamp of the clock.</summary>
+    public long Seen { get; set; }
+
+    /// <summary>True while it waits until there is room for it.</summary>
+    public bool Waits
+    {
+        get
+        {
+            lock (gate)
+                return running && !entered;
+        }
+    }
+
+    /// <summary>True when it was ended for another one; what it had proven is known.</summary>
+    public bool GaveWay { get; private set; }
+
+    /// <summary>Ends it for another one, if it still runs.</summary>
+    public void GiveWay()
+    {
+        lock (gate)
+            GaveWay = running;
+        Cancel();
     }
 
     /// <summary>The revision that is proven.</summary>
@@ -71,7 +101,7 @@ internal sealed class ProofRun : IProgress<ProofProgress>, IDisposable
     public PromiseVerdict? VerdictOf(string code)
     {
         lock (gate)
-            return done.TryGetValue(code, out var known) ? known.Verdict : null;
+            return done.GetValueOrDefault(code)?.Verdict;
     }
 
     /// <summary>The verdicts that are known.</summary>
@@ -100,20 +130,20 @@ internal sealed class ProofRun : IProgress<ProofProgress>, IDisposable
     private PromiseView View(Promise promise)
     {
         var setting = setup.Promises.GetValueOrDefault(promise.Code);
-        var known = done.GetValueOrDefault(promise.Code);
+        var proven = done.GetValueOrDefault(promise.Code);
         return new PromiseView(
             promise.Code,
             promise.Name,
             promise.Title,
             promise.Principle,
-            State(promise, setting, known.Verdict),
-            known.Verdict?.Reason ?? "",
+            State(promise, setting, proven?.Verdict),
+            proven?.Verdict.Reason ?? "",
             setting?.Note ?? "",
-            known.Verdict?.States ?? 0,
-            known.Verdict?.Depth ?? 0,
-            known.Milliseconds,
-            known.Verdict?.Assumptions ?? [],
-            known.Path ?? []
+            proven?.Verdict.States ?? 0,
+            proven?.Verdict.Depth ?? 0,
+            proven?.Milliseconds ?? 0,
+            proven?.Verdict.Assumptions ?? [],
+            proven?.Path ?? []
         );
     }
 
@@ -134,14 +164,17 @@ internal sealed class ProofRun : IProgress<ProofProgress>, IDisposable
     private async Task WorkAsync()
     {
         var token = cancellation.Token;
-        var entered = false;
         try
         {
+            TakeKnown();
+            if (!Left().Any())
+                return;
             await room.WaitAsync(token);
-            entered = true;
+            lock (gate)
+                entered = true;
             var limits = new ProofLimits(TwoHands: wish.TwoHands) { Time = TimeSpan.FromSeconds(wish.Seconds) };
             var prover = new Prover(SignalPlan.Compile(setup), limits);
-            foreach (var promise in Wanted())
+            foreach (var promise in Left().ToArray())
             {
                 if (token.IsCancellationRequested)
                     break;
@@ -158,8 +191,8 @@ internal sealed class ProofRun : IProgress<ProofProgress>, IDisposable
                 room.Release();
             lock (gate)
             {
-                foreach (var promise in Wanted().Where(p => !done.ContainsKey(p.Code)))
-                    done[promise.Code] = (NotProven("It was cancelled before its turn."), 0, []);
+                foreach (var promise in Left().ToArray())
+                    done[promise.Code] = new(NotProven("It was cancelled before its turn."), 0, []);
                 (current, running) = (null, false);
                 cancellation.Dispose();
             }
@@ -168,6 +201,18 @@ internal sealed class ProofRun : IProgress<ProofProgress>, IDisposable
 
     private IEnumerable<Promise> Wanted() =>
         PromiseList.All.Where(p => setup.Promises.GetValueOrDefault(p.Code) is not { On: false });
+
+    private IEnumerable<Promise> Left() => Wanted().Where(p => !done.ContainsKey(p.Code));
+
+    private void TakeKnown()
+    {
+        if (Asked)
+            return;
+        lock (gate)
+            foreach (var promise in Wanted())
+                if (known.Find(fingerprint, promise.Code, wish.TwoHands) is { } verdict)
+                    done[promise.Code] = verdict;
+    }
 
     private void Prove(Prover prover, Promise promise, CancellationToken token)
     {
@@ -187,8 +232,10 @@ internal sealed class ProofRun : IProgress<ProofProgress>, IDisposable
             verdict = NotProven($"An error ended the proof of it: {error.Message}");
         }
 
+        var proven = new KnownVerdict(verdict, (int)clock.ElapsedMilliseconds, path);
+        known.Keep(fingerprint, promise.Code, wish.TwoHands, proven);
         lock (gate)
-            done[promise.Code] = (verdict, (int)clock.ElapsedMilliseconds, path);
+            done[promise.Code] = proven;
     }
 
     private static PromiseVerdict NotProven(string reason) => new(VerdictKind.NotProven, reason);
