@@ -6,8 +6,8 @@ using Zephyros.Core.Path;
 namespace Zephyros.Core.Bench;
 
 /// <summary>Says what the enabled announcements of a model have to say. Not safe for use by several threads.</summary>
-/// <remarks>What a condition sets off is said when it begins to hold, at switch-on too. What the board reports is said when telemetry
-/// brings the change.</remarks>
+/// <remarks>What a condition sets off is said when it begins to hold, at switch-on too. Of the board it knows what the packets of
+/// telemetry bring: what was over before one came is never said, and what changed while none came is said with the next.</remarks>
 internal sealed class Announcer
 {
     private readonly SignalPlan plan;
@@ -16,6 +16,7 @@ internal sealed class Announcer
     private readonly bool[] held;
     private readonly TimeSpan[] again;
     private bool? lost;
+    private bool? armed;
     private string? flown;
 
     public Announcer(SignalPlan plan)
@@ -77,26 +78,31 @@ internal sealed class Announcer
             }
     }
 
-    /// <summary>What is said of a report of the board.</summary>
-    /// <param name="before">The board before.</param>
-    /// <param name="after">The board as it reports itself.</param>
+    /// <summary>What is said of a packet of telemetry. The first one changes nothing, and a board without a signal has nothing to tell.</summary>
+    /// <param name="board">The board as it reports itself.</param>
     /// <param name="reading">What it makes of the last frame.</param>
-    public IEnumerable<string> AfterReport(BoardState before, BoardState after, BoardReading reading)
+    public IEnumerable<string> AfterPacket(BoardState board, BoardReading reading)
     {
-        var flewBefore = before.HasSignal ? flown : null;
-        flown = after.HasSignal
-            ? FlightFunctions.ByStrength(plan.Board, reading.View, reading.Fix).FirstOrDefault("")
-            : null;
-        if (lost != false || !after.HasSignal)
+        if (!board.HasSignal)
             yield break;
-        if (before.Armed != after.Armed)
-            foreach (var text in Reports(after.Armed ? AnnouncementSubject.Armed : AnnouncementSubject.Disarmed))
+        var (armedBefore, flownBefore) = (armed, flown);
+        armed = board.Armed;
+        flown = FlightFunctions.ByStrength(plan.Board, reading.View, reading.Fix).FirstOrDefault("");
+        if (armedBefore is { } was && was != armed)
+            foreach (var text in Reports(board.Armed ? AnnouncementSubject.Armed : AnnouncementSubject.Disarmed))
                 yield return text;
-        if (flewBefore is not null && flewBefore != flown)
+        if (flownBefore is not null && flownBefore != flown)
             foreach (
                 var mode in byReport.Where(a => a.About == AnnouncementSubject.Mode && (a.Function ?? "") == flown)
             )
                 yield return mode.Says;
+    }
+
+    /// <summary>Goes on where another revision of the same transmitter was: what it has heard is no news.</summary>
+    public Announcer After(Announcer before)
+    {
+        (lost, armed, flown) = (before.lost, before.armed, before.flown);
+        return this;
     }
 
     private IEnumerable<string> Reports(AnnouncementSubject about) =>

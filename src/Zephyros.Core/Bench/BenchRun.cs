@@ -16,6 +16,7 @@ public sealed class BenchRun
     private BenchTransmitter transmitter;
     private Microseconds[] seen;
     private readonly BenchReceiver receiver;
+    private readonly BenchDownLink downLink;
     private readonly BarWatch watch = new();
     private readonly BoardClock clock = new();
     private readonly BenchAgenda agenda;
@@ -37,6 +38,7 @@ public sealed class BenchRun
         transmitter = new BenchTransmitter(plan);
         seen = new Microseconds[Values.Received.Length];
         receiver = new BenchReceiver(plan);
+        downLink = new BenchDownLink(setup.Air, now);
         agenda = Agenda();
         board = BoardMachine.PowerUp(plan.Board);
         clock.Follow(plan.Board, board, now);
@@ -55,7 +57,7 @@ public sealed class BenchRun
     /// <summary>True while the transmitter is switched on.</summary>
     public bool TransmitterOn => transmitter.On;
 
-    /// <summary>True while nothing holds telemetry back on its way; it arrives when the link is up and the craft has power as well.</summary>
+    /// <summary>True while nothing holds telemetry back on its way; packets come when the link is up and the craft has power as well.</summary>
     public bool Telemetry { get; private set; } = true;
 
     /// <summary>True while the craft's battery is connected.</summary>
@@ -77,7 +79,7 @@ public sealed class BenchRun
 
     internal ModelMemory Memory => Values.Memory;
 
-    internal bool TelemetryLost => Values.TelemetryLost;
+    internal bool TelemetryLost => downLink.Missed;
 
     /// <summary>What the board knows besides the frames.</summary>
     internal Surroundings Surroundings => surroundings;
@@ -95,6 +97,7 @@ public sealed class BenchRun
         var before = plan;
         plan = SignalPlan.Compile(setup);
         transmitter = transmitter.With(plan);
+        downLink.Replace(setup.Air, now);
         trembling = ImmutableDictionary<ChannelNumber, Microseconds>.Empty;
         if (receiver.Replace(plan, now))
             seen = new Microseconds[Values.Received.Length];
@@ -176,14 +179,24 @@ public sealed class BenchRun
     private void FollowTransmitter()
     {
         AlignNextFrame();
+        // It remembers no packet that came before.
+        downLink.Miss();
         RunModel();
         Log.Add(now, LogKind.Switched, TransmitterOn ? "Transmitter on" : "Transmitter off");
     }
 
-    /// <summary>Holds telemetry back on its way, or lets it through.</summary>
+    /// <summary>Holds telemetry back on its way, or lets it through: the transmitter knows it with the next packet, or when it misses
+    /// those that do not come.</summary>
     public void SetTelemetry(bool arrives)
     {
         Telemetry = arrives;
+        changes++;
+    }
+
+    /// <summary>Decides whether the transmitter misses telemetry, whatever packets come; null to let them decide again.</summary>
+    internal void DecideTelemetry(bool? missed)
+    {
+        downLink.Decide(missed, now);
         RunModel();
     }
 
@@ -271,7 +284,9 @@ public sealed class BenchRun
             new BenchPart(
                 () => clock.Next.Due,
                 () => Become(BoardMachine.Elapse(plan.Board, board, clock.Next.Timer, surroundings.Fix))
-            )
+            ),
+            new BenchPart(() => plan.Setup.Air.Telemetry ? downLink.NextPacket : TimeSpan.MaxValue, SendTelemetry),
+            new BenchPart(() => TransmitterOn ? downLink.NextMiss : TimeSpan.MaxValue, MissTelemetry)
         );
 
     /// <summary>The picture at this moment.</summary>
@@ -310,6 +325,7 @@ public sealed class BenchRun
                     at.Margin
                 )
                 : null,
+            TelemetryLost = TelemetryLost,
             Power = Power,
             Surroundings = surroundings,
             Board = BoardReport.Of(plan, board, reading),
@@ -355,8 +371,7 @@ public sealed class BenchRun
     // Works out the model at this moment; everything that it shows is another picture.
     private void RunModel()
     {
-        var lost = !Link || !receiver.Way.Up || !Power || !Telemetry || !plan.Setup.Air.Telemetry;
-        Log.Say(now, transmitter.RunModel(lost, now));
+        Log.Say(now, transmitter.RunModel(TelemetryLost, now));
         changes++;
     }
 
@@ -385,15 +400,36 @@ public sealed class BenchRun
             Receive();
     }
 
-    // What measures the link reports it, and the receiver puts it into its channel.
+    // The receiver puts what it measures of the link into its channel.
     private void ShowQuality()
     {
         Values.Quality = receiver.Way.Quality;
-        if (receiver.Way.At is { } at)
+        RunModel();
+    }
+
+    // The craft reports itself, and the receiver what it measures of the link.
+    private void SendTelemetry()
+    {
+        var (open, at) = (Sending && receiver.Way.Up && Power && Telemetry, receiver.Way.At);
+        var missedBefore = TelemetryLost;
+        if (!downLink.Send(open, at?.Quality ?? new Percent(100)))
+            return;
+        if (missedBefore && !TelemetryLost)
+            Log.Add(now, LogKind.Heard, "Telemetry comes");
+        if (at is not null)
             transmitter.ReportLink(
                 _ => new Reading(receiver.Way.Quality.Value),
                 _ => new Reading(Math.Round(at.Strength.Value))
             );
+        if (at is not null || missedBefore != TelemetryLost)
+            RunModel();
+        Log.Say(now, transmitter.Hear(board, reading));
+    }
+
+    private void MissTelemetry()
+    {
+        downLink.Miss();
+        Log.Add(now, LogKind.Missed, "Telemetry missed");
         RunModel();
     }
 
@@ -431,7 +467,6 @@ public sealed class BenchRun
         clock.Follow(plan.Board, board, now);
         if (before != next)
             Tell(before, next);
-        Log.Say(now, transmitter.Hear(before, next, reading));
     }
 
     private void Tell(BoardState before, BoardState next)

@@ -47,6 +47,9 @@ public sealed record BenchSnapshot
     /// <summary>The link at the distance of the craft; null on the bench, where nothing is lost.</summary>
     public BenchAir? Air { get; init; }
 
+    /// <summary>True while the transmitter misses telemetry; it does so some time after the last packet, and also when the link has none.</summary>
+    public required bool TelemetryLost { get; init; }
+
     /// <summary>True while the craft's battery is connected.</summary>
     public required bool Power { get; init; }
 

@@ -71,6 +71,7 @@ internal sealed class BenchTransmitter
             lastModel = lastModel,
             mayStart = mayStart,
         };
+        made.announcer.After(announcer);
         foreach (var (id, setting) in Settings)
             made.Put(id, setting);
         foreach (var (id, reading) in Readings)
@@ -155,9 +156,8 @@ internal sealed class BenchTransmitter
     /// <summary>What is said again now.</summary>
     public IEnumerable<string> Repeat(TimeSpan now) => announcer.Repeat(now);
 
-    /// <summary>What is said of a report of the board.</summary>
-    public IEnumerable<string> Hear(BoardState before, BoardState after, BoardReading reading) =>
-        On ? announcer.AfterReport(before, after, reading) : [];
+    /// <summary>What is said of a packet of telemetry.</summary>
+    public IEnumerable<string> Hear(BoardState board, BoardReading reading) => announcer.AfterPacket(board, reading);
 
     private int IndexOf(string sensor) => plan.Model.Sensors.Select(s => s.Key).ToList().IndexOf(sensor);
 }

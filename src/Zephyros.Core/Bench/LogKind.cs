@@ -23,4 +23,10 @@ public enum LogKind
 
     /// <summary>Transmitter or battery was switched.</summary>
     Switched,
+
+    /// <summary>The transmitter misses telemetry.</summary>
+    Missed,
+
+    /// <summary>Telemetry comes, after it was missed.</summary>
+    Heard,
 }

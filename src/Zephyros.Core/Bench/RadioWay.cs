@@ -15,9 +15,9 @@ internal sealed class RadioWay
 
     private readonly bool[] came = new bool[Window];
     private readonly LinkSettings link;
+    private readonly PacketLuck luck = new(seed: 1);
     private int place;
     private int count;
-    private ulong seed;
     private TimeSpan next;
     private TimeSpan last;
 
@@ -32,10 +32,11 @@ internal sealed class RadioWay
     public RadioWay(LinkSettings link, Kilometres distance, TimeSpan now, ulong seed)
         : this(link)
     {
+        luck = new PacketLuck(seed);
         At = LinkBudget.Point(link, distance);
         Array.Fill(came, true);
         count = Window;
-        (next, last, this.seed) = (now, now, seed);
+        (next, last) = (now, now);
     }
 
     /// <summary>What the link is like at the distance; null when there is none.</summary>
@@ -57,7 +58,7 @@ internal sealed class RadioWay
         var period = TimeSpan.FromTicks((long)(TimeSpan.TicksPerSecond / link.PacketRate.Value));
         for (; next <= now; next += period)
         {
-            var comes = Chance() * 100 < At.Quality.Value;
+            var comes = luck.Comes(At.Quality);
             count += (comes ? 1 : 0) - (came[place] ? 1 : 0);
             came[place] = comes;
             place = (place + 1) % Window;
@@ -69,14 +70,5 @@ internal sealed class RadioWay
 
         Up = now - last < GivesUpAfter;
         return arrived;
-    }
-
-    // Between 0 and 1, by xorshift (Marsaglia 2003): the same seed gives the same losses on every machine.
-    private double Chance()
-    {
-        seed ^= seed << 13;
-        seed ^= seed >> 7;
-        seed ^= seed << 17;
-        return (seed >> 11) * (1.0 / (1UL << 53));
     }
 }

@@ -10,6 +10,9 @@ public sealed class BenchReplay
 {
     private readonly IReadOnlyList<PathStep> path;
 
+    // A sequence that speaks of telemetry says when it comes and when it is missed; else the bench's own packets do.
+    private readonly bool decides;
+
     /// <summary>Sets up the bench at the start of a sequence.</summary>
     /// <param name="setup">The setup.</param>
     /// <param name="path">The sequence, the start first.</param>
@@ -23,6 +26,9 @@ public sealed class BenchReplay
         bench.SetPower(false);
         bench.SetLink(true);
         bench.SetTelemetry(true);
+        decides = path[0].Inputs.Any(i => i.Kind == InputKind.Telemetry);
+        if (decides)
+            bench.DecideTelemetry(missed: true);
         bench.SetDistance(null);
         bench.Surround(default);
         bench.SetTransmitter(false);
@@ -41,6 +47,9 @@ public sealed class BenchReplay
 
     /// <summary>True when all were.</summary>
     public bool AtEnd => Played == path.Count - 1;
+
+    /// <summary>Leaves the bench to itself: packets of telemetry come and are missed as they are again.</summary>
+    public void LetGo() => Bench.DecideTelemetry(null);
 
     /// <summary>Plays the next step and lets the board see it.</summary>
     /// <returns>True when the board is then in the state that the sequence gives.</returns>
@@ -66,8 +75,8 @@ public sealed class BenchReplay
 
     private void Act(PathStep step)
     {
-        if (step.Kind is MoveKind.RadioBack or MoveKind.PowerOn or MoveKind.TransmitterOn)
-            Bench.SetTelemetry(step.Value != ProofScope.TelemetryLost);
+        if (step.Kind != MoveKind.TransmitterOff)
+            FollowTelemetry(step);
         switch (step.Kind)
         {
             case MoveKind.Input:
@@ -82,7 +91,9 @@ public sealed class BenchReplay
                 Bench.SetPower(step.Kind == MoveKind.PowerOn);
                 break;
             case MoveKind.TransmitterOff:
+                // What is off hears nothing, and says nothing of it.
                 Bench.SetTransmitter(false);
+                FollowTelemetry(step);
                 break;
             case MoveKind.TransmitterOn:
                 // The proof lets the link be back with the transmitter.
@@ -107,6 +118,12 @@ public sealed class BenchReplay
         }
     }
 
+    private void FollowTelemetry(PathStep step)
+    {
+        if (decides && step.Kind is { } kind && SituationSystem.TelemetryAfter(kind, step.Value) is { } cell)
+            Bench.DecideTelemetry(cell == ProofScope.TelemetryLost);
+    }
+
     private void Put(StepInput input)
     {
         switch (input.Kind)
@@ -118,7 +135,7 @@ public sealed class BenchReplay
                 Bench.Report(input.Id, new Reading(input.Setting));
                 break;
             case InputKind.Telemetry:
-                Bench.SetTelemetry(input.Setting == 0);
+                Bench.DecideTelemetry(input.Setting != 0);
                 break;
         }
     }

@@ -7,7 +7,7 @@ namespace Zephyros.Core.Proof;
 /// <param name="Kind">What happens; null for the start.</param>
 /// <param name="Sentence">What happens, as a sentence.</param>
 /// <param name="Inputs">For a movement: where each moved control goes; for the start: where each control that matters stands.</param>
-/// <param name="Value">The timer, the part of the model, the orientation or the state of the cable.</param>
+/// <param name="Value">The timer, the part of the model, the orientation, the state of the cable, or what becomes of telemetry.</param>
 /// <param name="Situation">The situation after it.</param>
 /// <param name="Outcome">What the board does after it, in words.</param>
 public sealed record PathStep(

@@ -262,7 +262,10 @@ internal sealed class PathWriter(
             steps.Add(
                 new PathStep(
                     move?.Kind,
-                    ProofWords.Trembling(IsStill(i) ? "" : words.Of(move, inputs, times[i].Before), beside),
+                    ProofWords.Trembling(
+                        IsStill(i) ? "" : words.Of(move, inputs, times[i].Before, IsMissed(state)),
+                        beside
+                    ),
                     inputs,
                     move?.Value ?? 0,
                     situation,
@@ -278,6 +281,10 @@ internal sealed class PathWriter(
 
         return steps;
     }
+
+    private bool IsMissed(ProofState state) =>
+        model.Scope.TelemetryInput is >= 0 and var input
+        && model.Grid.Cell(input, state.Word, state.Bit) == ProofScope.TelemetryLost;
 
     // A switch that goes where it stands does not move; something else is left open.
     private bool IsStill(int step) =>

@@ -35,6 +35,9 @@ internal sealed class ProofScope
     /// <summary>The cell of telemetry as such while none arrives; in the other, 0, it does.</summary>
     public const int TelemetryLost = 1;
 
+    /// <summary>What happens leaves telemetry as it is: it is not missed yet, or does not come yet.</summary>
+    public const int TelemetryStays = 2;
+
     // Where their bits begin; the board does not know them either.
     private const int FirstCue = 56;
 

@@ -17,22 +17,23 @@ internal sealed class ProofWords(ProofScope scope, ReducedMemory memory)
     /// <param name="move">The move; null for the start.</param>
     /// <param name="inputs">Where each moved input goes; at the start where each input stands.</param>
     /// <param name="wait">How long nothing is done before it.</param>
-    public string Of(ProofMove? move, IReadOnlyList<StepInput> inputs, TimeSpan wait) =>
-        move is null ? Start([.. inputs.Where(i => !IsAtStart(i))]) : Told(move, inputs, wait);
+    /// <param name="missed">True while the transmitter misses telemetry after it.</param>
+    public string Of(ProofMove? move, IReadOnlyList<StepInput> inputs, TimeSpan wait, bool missed = false) =>
+        move is null ? Start([.. inputs.Where(i => !IsAtStart(i))]) : Told(move, inputs, wait, missed);
 
-    private string Told(ProofMove move, IReadOnlyList<StepInput> inputs, TimeSpan wait) =>
+    private string Told(ProofMove move, IReadOnlyList<StepInput> inputs, TimeSpan wait, bool missed) =>
         move.Kind switch
         {
             MoveKind.Input => string.Join(" and at once: ", inputs.Select(Movement)) + ".",
             MoveKind.ModelTime => $"Wait {Seconds(wait)} until {Waiting(memory.EndingSets[move.Value])}.",
             MoveKind.SlowStep => $"Wait {Seconds(wait)} while what moves slowly goes on.",
             MoveKind.BoardTime => Timer((BoardTimer)move.Value),
-            MoveKind.RadioLost => "The radio link is lost.",
-            MoveKind.RadioBack => $"The radio link is back{After(wait)}{Silent(move)}.",
-            MoveKind.PowerOn => $"Connect the flight battery, propellers off{Silent(move)}.",
-            MoveKind.PowerOff => "Take the flight battery off.",
+            MoveKind.RadioLost => $"The radio link is lost{NotMissed(move, missed)}.",
+            MoveKind.RadioBack => $"The radio link is back{After(wait)}{Silent(move, missed)}.",
+            MoveKind.PowerOn => $"Connect the flight battery, propellers off{Silent(move, missed)}.",
+            MoveKind.PowerOff => $"Take the flight battery off{NotMissed(move, missed)}.",
             MoveKind.TransmitterOff => "Switch the transmitter off.",
-            MoveKind.TransmitterOn => $"Switch the transmitter on: it sends again{After(wait)}{Silent(move)}.",
+            MoveKind.TransmitterOn => $"Switch the transmitter on: it sends again{After(wait)}{Silent(move, missed)}.",
             MoveKind.Turn => (Orientation)move.Value switch
             {
                 Orientation.Level => "Put the craft level.",
@@ -84,8 +85,11 @@ internal sealed class ProofWords(ProofScope scope, ReducedMemory memory)
     private static string Seconds(TimeSpan wait) =>
         $"{Figures.Plain(wait.TotalSeconds, wait.TotalSeconds < 1 ? 2 : 1)} s";
 
-    private static string Silent(ProofMove move) =>
-        move.Value == ProofScope.TelemetryLost ? "; telemetry does not come yet" : "";
+    private static string Silent(ProofMove move, bool missed) =>
+        move.Value == ProofScope.TelemetryStays && missed ? "; telemetry does not come yet" : "";
+
+    private static string NotMissed(ProofMove move, bool missed) =>
+        move.Value == ProofScope.TelemetryStays && !missed ? "; the transmitter does not miss telemetry yet" : "";
 
     // A moment is nothing to speak of.
     private static string After(TimeSpan wait) =>

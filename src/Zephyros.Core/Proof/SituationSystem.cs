@@ -98,19 +98,21 @@ internal sealed class SituationSystem
             if (Runs(now, timer))
                 yield return new(MoveKind.BoardTime, (int)timer);
         if (now.Radio == RadioState.Up)
-            yield return new(MoveKind.RadioLost);
+            foreach (var happening in Missed(MoveKind.RadioLost))
+                yield return happening;
         if (now.Radio == RadioState.Lost)
-            foreach (var happening in WithTelemetry(MoveKind.RadioBack, now.Board.Powered))
+            foreach (var happening in Heard(MoveKind.RadioBack, now.Board.Powered))
                 yield return happening;
         if (now.Board.Powered)
-            yield return new(MoveKind.PowerOff);
+            foreach (var happening in Missed(MoveKind.PowerOff))
+                yield return happening;
         else
-            foreach (var happening in WithTelemetry(MoveKind.PowerOn, now.Radio == RadioState.Up))
+            foreach (var happening in Heard(MoveKind.PowerOn, now.Radio == RadioState.Up))
                 yield return happening;
         if (now.Radio != RadioState.Off)
             yield return new(MoveKind.TransmitterOff);
         else if (!Restarting(now))
-            foreach (var happening in WithTelemetry(MoveKind.TransmitterOn, now.Board.Powered))
+            foreach (var happening in Heard(MoveKind.TransmitterOn, now.Board.Powered))
                 yield return happening;
         foreach (var lies in Orientations())
             if (lies != now.Lies)
@@ -165,10 +167,19 @@ internal sealed class SituationSystem
 
     /// <summary>Where telemetry as such stands after something happened, for an input of a cell; null when it stays.</summary>
     public int? TelemetryAfter(Happening happening) =>
-        model.Scope.TelemetryInput < 0 ? null
-        : happening.Kind is MoveKind.RadioLost or MoveKind.PowerOff or MoveKind.TransmitterOff
-            ? ProofScope.TelemetryLost
-        : happening.Kind is MoveKind.RadioBack or MoveKind.PowerOn or MoveKind.TransmitterOn ? happening.Value
+        model.Scope.TelemetryInput < 0 ? null : TelemetryAfter(happening.Kind, happening.Value);
+
+    /// <summary>The same where telemetry makes a difference.</summary>
+    public static int? TelemetryAfter(MoveKind kind, int value) =>
+        kind == MoveKind.TransmitterOff ? ProofScope.TelemetryLost
+        : value == ProofScope.TelemetryStays ? null
+        : kind
+            is MoveKind.RadioLost
+                or MoveKind.RadioBack
+                or MoveKind.PowerOff
+                or MoveKind.PowerOn
+                or MoveKind.TransmitterOn
+            ? value
         : null;
 
     /// <summary>True when a movement can be made in a situation: telemetry comes only by radio, from a craft with power.</summary>
@@ -180,13 +191,26 @@ internal sealed class SituationSystem
         return true;
     }
 
-    // Telemetry comes with the first packet, or later.
-    private IEnumerable<Happening> WithTelemetry(MoveKind kind, bool both)
+    // Telemetry comes with the first packet, or later, or was not missed at all.
+    private IEnumerable<Happening> Heard(MoveKind kind, bool comes)
     {
-        if (both || model.Scope.TelemetryInput < 0)
+        if (comes || model.Scope.TelemetryInput < 0)
             yield return new(kind);
         if (model.Scope.TelemetryInput >= 0)
-            yield return new(kind, ProofScope.TelemetryLost);
+            yield return new(kind, ProofScope.TelemetryStays);
+    }
+
+    // Telemetry is missed at once, or later, which is a move of its own.
+    private IEnumerable<Happening> Missed(MoveKind kind)
+    {
+        if (model.Scope.TelemetryInput < 0)
+        {
+            yield return new(kind);
+            yield break;
+        }
+
+        yield return new(kind, ProofScope.TelemetryLost);
+        yield return new(kind, ProofScope.TelemetryStays);
     }
 
     /// <summary>What follows when something happens in a situation, by the number of what the transmitter then makes the board read.</summary>

@@ -98,6 +98,7 @@ internal static class ProofEndpoints
             var replay = new BenchReplay(bench, path);
             while (replay.Played < step)
                 replay.Step();
+            replay.LetGo();
             return true;
         });
         return TypedResults.Ok(room.Look("throttle"));

@@ -148,7 +148,7 @@ public sealed class BoardReportTests
         After(bench, 6000);
         Assert.Equal(
             procedure == LossProcedure.Land ? "Landed, motors stopped" : "Flying home by itself",
-            bench.Noted()!.Text
+            bench.Log.After(0).Last(e => e.Kind == LogKind.Lost).Text
         );
         // Without a fix nothing flies home.
         bench.Surround(default);

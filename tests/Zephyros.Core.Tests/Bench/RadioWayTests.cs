@@ -91,7 +91,7 @@ public sealed class RadioWayTests
         Assert.Equal(1110.9, bench.Snapshot("throttle").Received[7].Value, 0.7);
     }
 
-    private static Kilometres Where(LinkSettings link, double percent)
+    internal static Kilometres Where(LinkSettings link, double percent)
     {
         var (near, far) = (0.001, 1e6);
         for (var i = 0; i < 200; i++)

@@ -2,8 +2,8 @@ using Zephyros.Core.Proof;
 
 namespace Zephyros.Core.Tests.Proof;
 
-/// <summary>Whether an explored system allows what a bench did between two looks: at most one move, and then time that passes. Telemetry
-/// that comes or goes together with the link is taken as one with it.</summary>
+/// <summary>Whether an explored system allows what a bench did between two looks: at most one move, and then time that passes, in
+/// which packets of telemetry come and are missed.</summary>
 internal sealed class AllowedSteps(ReducedModel model, SituationSystem system)
 {
     // So many delays and timers may end between two looks.
@@ -24,17 +24,18 @@ internal sealed class AllowedSteps(ReducedModel model, SituationSystem system)
     {
         var reached = new HashSet<ProofState> { before };
         foreach (var happening in system.Happenings(before.Situation).ToArray())
-            if (Places(before, happening) == (after.Word, after.Bit))
+            if (Places(before, happening) is var placed && Heard(placed, 0) == Heard((after.Word, after.Bit), 0))
                 reached.UnionWith(
-                    Next(before with { Word = after.Word, Bit = after.Bit }, happening, system.CauseOf(happening))
+                    Next(before with { Word = placed.Word, Bit = placed.Bit }, happening, system.CauseOf(happening))
                 );
-        foreach (var input in Movements(before, after))
+        var moved = Heard((after.Word, after.Bit), TelemetryOf(before));
+        foreach (var input in Movements(before, before with { Word = moved.Word, Bit = moved.Bit }))
             reached.UnionWith(
                 Next(
                     before with
                     {
-                        Word = after.Word,
-                        Bit = after.Bit,
+                        Word = moved.Word,
+                        Bit = moved.Bit,
                     },
                     new Happening(MoveKind.Input),
                     new(0, model.Open.ByInputs([input]))
@@ -43,6 +44,7 @@ internal sealed class AllowedSteps(ReducedModel model, SituationSystem system)
         for (var i = 0; i < MostTimers && !reached.Contains(after); i++)
             foreach (var state in reached.ToArray())
             {
+                reached.UnionWith(Telemetry(state));
                 foreach (
                     var ending in model
                         .Memory.Endings(state.Memory)
@@ -67,6 +69,33 @@ internal sealed class AllowedSteps(ReducedModel model, SituationSystem system)
             }
 
         return reached.Contains(after);
+    }
+
+    private int TelemetryOf(ProofState state) =>
+        model.Scope.TelemetryInput is >= 0 and var input ? model.Grid.Cell(input, state.Word, state.Bit) : 0;
+
+    // The same place with telemetry in a cell.
+    private (int Word, int Bit) Heard((int Word, int Bit) place, int cell) =>
+        model.Scope.TelemetryInput is >= 0 and var input ? model.Grid.With(input, cell, place.Word, place.Bit) : place;
+
+    // Telemetry comes, or is missed.
+    private IEnumerable<ProofState> Telemetry(ProofState state)
+    {
+        if (model.Scope.TelemetryInput is not (>= 0 and var input))
+            return [];
+        var cell = 1 - TelemetryOf(state);
+        if (!system.Allows(state.Situation, [(input, cell)]))
+            return [];
+        var (word, bit) = Heard((state.Word, state.Bit), cell);
+        return Next(
+            state with
+            {
+                Word = word,
+                Bit = bit,
+            },
+            new Happening(MoveKind.Input),
+            new(0, model.Open.ByInputs([input]))
+        );
     }
 
     private (int Word, int Bit) Places(ProofState before, Happening happening) =>

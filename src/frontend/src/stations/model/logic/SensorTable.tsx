@@ -20,7 +20,7 @@ interface Props {
 export function SensorTable({ setup, view, changes }: Props) {
   const { link } = useBench();
   const readings = useBenchState((s) => s.message?.snapshot.readings ?? {});
-  const arrives = useBenchState((s) => (s.message?.snapshot.link ?? true) && (s.message?.snapshot.power ?? true));
+  const missed = useBenchState((s) => s.message?.snapshot.telemetryLost ?? false);
   const sensors = listed(setup.model.sensors);
   const put = (title: string, id: string, member: string, value: unknown) =>
     void changes.edit(makeEdit(title, setup, [{ path: ['model', 'sensors', id, member], value }]));
@@ -30,9 +30,11 @@ export function SensorTable({ setup, view, changes }: Props) {
         Telemetry and trims
       </h2>
       <p className="text-soft">
-        {arrives
-          ? 'Move a reading to see what the conditions make of it.'
-          : 'Telemetry is lost: link or battery is off.'}
+        {setup.air.telemetry === false
+          ? 'This link brings no telemetry.'
+          : missed
+            ? 'The transmitter misses telemetry: link or battery is off, or the packets do not come.'
+            : 'Move a reading to see what the conditions make of it.'}
       </p>
       <ul>
         {sensors.map(([id, sensor]) => {

@@ -1,0 +1,92 @@
+using Zephyros.Core.Air;
+using Zephyros.Core.Setups;
+using Zephyros.Core.Units;
+
+namespace Zephyros.Core.Bench;
+
+/// <summary>The way of telemetry from the craft down to the transmitter: packets with times and losses of their own, and when the
+/// transmitter misses them.</summary>
+internal sealed class BenchDownLink
+{
+    [Figure(
+        Station.Air,
+        "Telemetry comes, where the link does not say after how many packets, every",
+        ProvenanceKind.OwnAssumption
+    )]
+    private static readonly TimeSpan UsualInterval = TimeSpan.FromMilliseconds(100);
+
+    [Figure(Station.Air, "A transmitter misses telemetry without a packet for, at least", ProvenanceKind.OwnAssumption)]
+    private static readonly TimeSpan MissedAfter = TimeSpan.FromSeconds(1);
+
+    [Figure(Station.Air, "A transmitter misses telemetry without so many packets", ProvenanceKind.OwnAssumption)]
+    private const int MissedPackets = 3;
+
+    // Other losses than those of the packets that go up.
+    private readonly PacketLuck luck = new(seed: 2);
+    private LinkSettings link;
+    private bool missed;
+    private bool? decided;
+
+    /// <summary>A down-link on which the last packet has just come, or, where there is none, never did.</summary>
+    public BenchDownLink(LinkSettings link, TimeSpan now)
+    {
+        this.link = link;
+        (missed, Last, NextPacket) = (!link.Telemetry, now, now + Interval);
+    }
+
+    /// <summary>How far packets are apart.</summary>
+    public TimeSpan Interval =>
+        link.TelemetryEvery is { } every
+            ? TimeSpan.FromTicks((long)(TimeSpan.TicksPerSecond * every / link.PacketRate.Value))
+            : UsualInterval;
+
+    /// <summary>When the last packet came.</summary>
+    public TimeSpan Last { get; private set; }
+
+    /// <summary>When a packet is sent next, whether it comes or not.</summary>
+    public TimeSpan NextPacket { get; private set; }
+
+    /// <summary>When the transmitter will miss telemetry if no packet comes until then; <see cref="TimeSpan.MaxValue"/> while it does.</summary>
+    public TimeSpan NextMiss =>
+        missed || decided is not null ? TimeSpan.MaxValue
+        : MissedPackets * Interval is var some && some > MissedAfter ? Last + some
+        : Last + MissedAfter;
+
+    /// <summary>True while the transmitter misses telemetry.</summary>
+    public bool Missed => decided ?? missed;
+
+    /// <summary>Takes another revision of the link.</summary>
+    public void Replace(LinkSettings next, TimeSpan now)
+    {
+        if (SetupJson.Same(link, next))
+            return;
+        link = next;
+        NextPacket = now + Interval;
+        missed |= !link.Telemetry;
+    }
+
+    /// <summary>Sends the packet that is due.</summary>
+    /// <param name="open">True while the craft sends, and nothing blocks the way.</param>
+    /// <param name="quality">The share of packets that come.</param>
+    /// <returns>True when it comes to the transmitter.</returns>
+    public bool Send(bool open, Percent quality)
+    {
+        var now = NextPacket;
+        NextPacket += Interval;
+        if (!open || decided == true || !luck.Comes(quality))
+            return false;
+        (missed, Last) = (false, now);
+        return true;
+    }
+
+    /// <summary>The transmitter misses telemetry from now on: nothing came for too long, or it was switched on just now.</summary>
+    public void Miss() => missed = true;
+
+    /// <summary>Decides from outside whether telemetry is missed, as a sequence of a proof does; null to let packets decide again.</summary>
+    public void Decide(bool? missed, TimeSpan now)
+    {
+        if (decided is { } before && missed is null)
+            (this.missed, Last) = (before, now);
+        decided = missed;
+    }
+}

@@ -1,0 +1,177 @@
+using Zephyros.Core.Bench;
+using Zephyros.Core.Model.Logic;
+using Zephyros.Core.Setups;
+using Zephyros.Core.Units;
+
+namespace Zephyros.Core.Tests.Bench;
+
+/// <summary>Telemetry comes down in packets with times and losses of their own; the instants were worked out by hand.</summary>
+public sealed class DownLinkTests
+{
+    // A packet each 100 ms where the link does not say how often; else after so many packets that go up.
+    [Theory]
+    [InlineData(null, 250, 100)]
+    [InlineData(16, 250, 64)]
+    [InlineData(2, 50, 40)]
+    [InlineData(64, 50, 1280)]
+    public void What_the_board_does_is_said_with_the_next_packet(int? every, double rate, int interval)
+    {
+        var bench = new BenchRun(Wren(every, rate));
+        // The first packet tells how the craft stands, which is no news.
+        At(bench, interval + 1);
+        bench.Move("left-shoulder", 2);
+        At(bench, (2 * interval) - 1);
+        Assert.True(bench.Board.Armed);
+        Assert.Null(bench.Said());
+        At(bench, 2 * interval);
+        Assert.Equal(("Armed", new Milliseconds(2 * interval)), (bench.Said()!.Text, bench.Said()!.At));
+    }
+
+    // One second, or three packets where those are further apart.
+    [Theory]
+    [InlineData(null, 250, 100, 1000)]
+    [InlineData(16, 250, 64, 1000)]
+    [InlineData(64, 50, 1280, 3840)]
+    public void Telemetry_is_missed_some_time_after_the_last_packet(int? every, double rate, int interval, int after)
+    {
+        var bench = new BenchRun(Wren(every, rate));
+        At(bench, interval);
+        bench.SetLink(false);
+        At(bench, interval + after - 1);
+        Assert.False(bench.Snapshot("throttle").TelemetryLost);
+        At(bench, interval + after);
+        Assert.True(bench.Snapshot("throttle").TelemetryLost);
+        Assert.Equal("Signal lost", bench.Said()!.Text);
+        Assert.Equal(
+            ("Telemetry missed", new Milliseconds(interval + after)),
+            bench.Log.After(0).Where(e => e.Kind == LogKind.Missed).Select(e => (e.Text, e.At)).Single()
+        );
+        // It comes with the next packet on its grid after the link is back.
+        bench.SetLink(true);
+        var next = (int)(Math.Floor((interval + after) / (double)interval) + 1) * interval;
+        At(bench, next - 1);
+        Assert.DoesNotContain(bench.Log.After(0), e => e.Kind == LogKind.Heard);
+        At(bench, next);
+        Assert.Equal(
+            ("Telemetry comes", new Milliseconds(next)),
+            bench.Log.After(0).Where(e => e.Kind == LogKind.Heard).Select(e => (e.Text, e.At)).Single()
+        );
+        Assert.Equal("Signal back", bench.Said()!.Text);
+        Assert.False(bench.Snapshot("throttle").TelemetryLost);
+    }
+
+    // Whatever takes telemetry away, the transmitter only learns of it by the packets that do not come.
+    [Fact]
+    public void A_craft_without_power_is_missed_like_one_out_of_reach()
+    {
+        var bench = new BenchRun(Wren(null, 250));
+        At(bench, 350);
+        bench.SetPower(false);
+        At(bench, 1299);
+        Assert.False(bench.TelemetryLost);
+        At(bench, 1300);
+        Assert.True(bench.TelemetryLost);
+    }
+
+    // Armed and disarmed between two packets of 1.28 s.
+    [Fact]
+    public void What_is_over_before_a_packet_comes_is_never_said()
+    {
+        var bench = new BenchRun(Wren(64, 50));
+        At(bench, 1300);
+        bench.Move("left-shoulder", 2);
+        At(bench, 1900);
+        Assert.True(bench.Board.Armed);
+        bench.Move("left-shoulder", 1);
+        At(bench, 4000);
+        Assert.False(bench.Board.Armed);
+        Assert.DoesNotContain(bench.Log.After(0), e => e is { Kind: LogKind.Said, Text: "Armed" or "Disarmed" });
+    }
+
+    [Fact]
+    public void A_transmitter_that_was_off_has_heard_nothing_until_a_packet_comes()
+    {
+        var bench = new BenchRun(Wren(null, 250));
+        bench.SetTransmitter(false);
+        Assert.True(bench.TelemetryLost);
+        At(bench, 20_050);
+        bench.SetTransmitter(true);
+        Assert.True(bench.TelemetryLost);
+        At(bench, 20_100);
+        Assert.False(bench.TelemetryLost);
+        // What is off misses nothing that would be told.
+        Assert.DoesNotContain(bench.Log.After(0), e => e.Kind == LogKind.Missed);
+    }
+
+    [Fact]
+    public void A_link_without_telemetry_never_has_any_and_an_edit_gives_it_some()
+    {
+        var deaf = Wren(null, 250).WithAir(a => a with { Telemetry = false });
+        var bench = new BenchRun(deaf);
+        At(bench, 5000);
+        Assert.True(bench.TelemetryLost);
+        Assert.DoesNotContain(bench.Log.After(0), e => e.Kind is LogKind.Missed or LogKind.Heard);
+        bench.Replace(Wren(null, 250));
+        At(bench, 5100);
+        Assert.False(bench.TelemetryLost);
+        bench.Replace(deaf);
+        Assert.True(bench.TelemetryLost);
+    }
+
+    // The edit comes between the arming and the packet that tells of it.
+    [Fact]
+    public void An_edit_forgets_nothing_that_was_heard()
+    {
+        var setup = Wren(null, 250);
+        var bench = new BenchRun(setup);
+        At(bench, 150);
+        bench.Move("left-shoulder", 2);
+        At(bench, 190);
+        bench.Replace(setup.InModel(m => m with { Name = "OTHER" }));
+        Assert.True(bench.Board.Armed);
+        Assert.Null(bench.Said());
+        At(bench, 200);
+        Assert.Equal("Armed", bench.Said()!.Text);
+    }
+
+    // A condition hears of the loss when the transmitter misses telemetry, not when it goes.
+    [Fact]
+    public void The_model_knows_of_a_loss_when_telemetry_is_missed()
+    {
+        var bench = new BenchRun(Wren(null, 250).WithCondition("away", new TelemetryLostTest()));
+        At(bench, 100);
+        bench.SetTelemetry(false);
+        At(bench, 1099);
+        Assert.False(bench.Snapshot("throttle").Conditions["away"]);
+        At(bench, 1100);
+        Assert.True(bench.Snapshot("throttle").Conditions["away"]);
+    }
+
+    // At half of the packets 64 ms apart, one of 2^16 times none comes for a second.
+    [Fact]
+    public void At_a_distance_packets_are_lost_by_chance_and_what_comes_tells_the_link()
+    {
+        var bench = new BenchRun(Demo.Clean.WithAir(a => a with { TelemetryEvery = 16, PacketRate = new(250) }));
+        At(bench, 64);
+        var before = bench.ReadingOf("quality");
+        bench.SetDistance(RadioWayTests.Where(bench.Setup.Air, 50));
+        At(bench, 127);
+        Assert.Equal(before, bench.ReadingOf("quality"));
+        var readings = new HashSet<double>();
+        for (var time = 128; time < 20_000; time += 64)
+        {
+            At(bench, time);
+            readings.Add(bench.ReadingOf("quality"));
+        }
+
+        // Half of the 310 packets that may bring another reading do not come.
+        Assert.InRange(readings.Count, 5, 100);
+        Assert.InRange(bench.ReadingOf("quality"), 25, 75);
+    }
+
+    private static Setup Wren(int? every, double rate) =>
+        Demo.Wren.WithAir(a => a with { TelemetryEvery = every, PacketRate = new Hertz(rate) });
+
+    private static void At(BenchRun bench, int milliseconds) =>
+        bench.AdvanceTo(TimeSpan.FromMilliseconds(milliseconds));
+}
