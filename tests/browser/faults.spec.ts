@@ -64,10 +64,20 @@ test('a server that is ended in the middle of an import has the craft whole or n
 
 test('a lost server is shown, nothing is queued, and the page recovers by itself', async ({ page }) => {
   const first = await startApp();
-  await page.goto(`${first.address}/craft/wren/model`);
+  await page.goto(`${first.address}/craft/wren/board`);
   await expect(page.getByTestId('board-title')).toHaveText('Disarmed');
+  const watches = page.getByLabel('Arm watches');
+  const before = await watches.inputValue();
   await first.stop('SIGKILL');
   await expect(page.getByText('The server is away. Reconnecting; movements are not sent.')).toBeVisible();
+  // A choice that is not saved stays chosen, with the reason, until it is taken back.
+  await watches.selectOption({ label: 'AUX 20 = channel 24' });
+  await expect(watches).toHaveAccessibleDescription(/Not saved/);
+  await expect(watches).toHaveAttribute('aria-invalid', 'true');
+  await expect(watches).toHaveValue('20');
+  await watches.press('Escape');
+  await expect(watches).toHaveValue(before);
+  await expect(watches).toHaveAttribute('aria-invalid', 'false');
   await page.keyboard.press('Control+.');
   await page.keyboard.press('1');
   await expect(page.getByRole('button', { name: 'Left shoulder far' })).toBeDisabled();

@@ -98,11 +98,14 @@ internal sealed class Announcer
                 yield return mode.Says;
     }
 
-    /// <summary>Goes on where another revision of the same transmitter was: what it has heard is no news.</summary>
-    public Announcer After(Announcer before)
+    /// <summary>Goes on where another revision of the same transmitter was: what it has heard is no news, nor is a condition that goes on
+    /// to hold.</summary>
+    public void GoOnAfter(Announcer before)
     {
         (lost, armed, flown) = (before.lost, before.armed, before.flown);
-        return this;
+        for (var i = 0; i < byCondition.Length; i++)
+            if (Array.IndexOf(before.byCondition, byCondition[i]) is >= 0 and var same)
+                (held[i], again[i]) = (before.held[same], before.again[same]);
     }
 
     private IEnumerable<string> Reports(AnnouncementSubject about) =>

@@ -10,7 +10,7 @@ namespace Zephyros.Core.Bench;
 
 /// <summary>A simulated transmitter, link, receiver and board on a virtual clock. The same movements at the same times give the same
 /// pictures. Not safe for use by several threads.</summary>
-public sealed class BenchRun
+public sealed partial class BenchRun
 {
     private SignalPlan plan;
     private BenchTransmitter transmitter;
@@ -18,11 +18,8 @@ public sealed class BenchRun
     private readonly BenchReceiver receiver;
     private readonly BenchDownLink downLink;
     private readonly BarWatch watch = new();
-    private readonly BoardClock clock = new();
+    private readonly BenchBoard board;
     private readonly BenchAgenda agenda;
-    private BoardState board;
-    private BoardReading reading;
-    private Surroundings surroundings;
     private TimeSpan now;
     private TimeSpan nextFrame;
     private long changes = 1;
@@ -40,13 +37,12 @@ public sealed class BenchRun
         receiver = new BenchReceiver(plan);
         downLink = new BenchDownLink(setup.Air, now);
         agenda = Agenda();
-        board = BoardMachine.PowerUp(plan.Board);
-        clock.Follow(plan.Board, board, now);
+        board = new BenchBoard(plan, Log);
         RunModel();
     }
 
     /// <summary>Counts the changes that a page would show.</summary>
-    public long Sequence => changes + Log.Count;
+    public long Sequence => changes + board.Changes + Log.Count;
 
     /// <summary>What was said and what happened.</summary>
     public BenchLog Log { get; } = new();
@@ -61,10 +57,10 @@ public sealed class BenchRun
     public bool Telemetry { get; private set; } = true;
 
     /// <summary>True while the craft's battery is connected.</summary>
-    public bool Power => board.Powered;
+    public bool Power => board.State.Powered;
 
     /// <summary>The state of the board.</summary>
-    public BoardState Board => board;
+    public BoardState Board => board.State;
 
     /// <summary>True when the receiver has had a frame by radio since it got power.</summary>
     internal bool Linked => receiver.Linked;
@@ -73,7 +69,7 @@ public sealed class BenchRun
     internal bool FramesArrive => Sends;
 
     /// <summary>What the board made of the last frame.</summary>
-    internal BoardView LastView => reading.View;
+    internal BoardView LastView => board.Reading.View;
 
     private SignalValues Values => transmitter.Values;
 
@@ -82,7 +78,7 @@ public sealed class BenchRun
     internal bool TelemetryLost => downLink.Missed;
 
     /// <summary>What the board knows besides the frames.</summary>
-    internal Surroundings Surroundings => surroundings;
+    internal Surroundings Surroundings => board.Surroundings;
 
     /// <summary>The setup that is on the bench.</summary>
     public Setup Setup => plan.Setup;
@@ -99,6 +95,7 @@ public sealed class BenchRun
         transmitter = transmitter.With(plan);
         downLink.Replace(setup.Air, now);
         trembling = ImmutableDictionary<ChannelNumber, Microseconds>.Empty;
+        board.Replace(plan);
         if (receiver.Replace(plan, now))
             seen = new Microseconds[Values.Received.Length];
         RunModel();
@@ -206,14 +203,10 @@ public sealed class BenchRun
         if (Power == on)
             return;
         if (on)
-            Restart();
+            board.PowerUp(now);
         else
-        {
-            board = BoardState.Off;
-            receiver.Restart();
-        }
-
-        clock.Follow(plan.Board, board, now);
+            board.PowerOff(now);
+        receiver.Restart();
         AlignNextFrame();
         RunModel();
         Log.Add(now, LogKind.Switched, on ? "Battery connected" : "Battery off");
@@ -222,9 +215,7 @@ public sealed class BenchRun
     /// <summary>Tilts the craft, connects it for configuration or unlocks that; the board knows it with the next good frame.</summary>
     public void Surround(Surroundings around)
     {
-        surroundings = around;
-        if (!around.Fix)
-            Become(BoardMachine.LoseFix(board));
+        board.Surround(around, now);
         changes++;
     }
 
@@ -281,92 +272,13 @@ public sealed class BenchRun
             new BenchPart(() => transmitter.NextSaying, () => Log.Say(now, transmitter.Repeat(now))),
             new BenchPart(() => transmitter.NextModel, RunModel),
             new BenchPart(() => Sends ? nextFrame : TimeSpan.MaxValue, SendFrame),
-            new BenchPart(
-                () => clock.Next.Due,
-                () => Become(BoardMachine.Elapse(plan.Board, board, clock.Next.Timer, surroundings.Fix))
-            ),
+            new BenchPart(() => board.NextTimer, () => board.Elapse(now)),
             new BenchPart(() => plan.Setup.Air.Telemetry ? downLink.NextPacket : TimeSpan.MaxValue, SendTelemetry),
             new BenchPart(() => TransmitterOn ? downLink.NextMiss : TimeSpan.MaxValue, MissTelemetry)
         );
 
-    /// <summary>The picture at this moment.</summary>
-    /// <param name="follow">The control to follow; an unknown id follows the first control.</param>
-    /// <param name="known">The number of the newest entry of the log that is known already; the picture carries those after it.</param>
-    public BenchSnapshot Snapshot(string follow, long known = 0)
-    {
-        var followed = plan.Model.IndexOf(follow) >= 0 ? follow : plan.Model.Controls[0].Key;
-        return new BenchSnapshot
-        {
-            Sequence = Sequence,
-            Settings = transmitter.Settings,
-            Steps = plan.Model.Channels.ToDictionary(
-                c => c.Id,
-                c => (IReadOnlyList<Percent>)Values.Slots[c.FirstSlot..(c.LastSlot + 1)],
-                StringComparer.Ordinal
-            ),
-            Conditions = plan.Model.Conditions.ToDictionary(
-                id => id,
-                id => plan.Model.Holds(Values.Memory, id),
-                StringComparer.Ordinal
-            ),
-            State = plan.Model.ActiveState(Values.Memory),
-            Forced = Forced(),
-            Readings = transmitter.Readings,
-            Sent = [.. Values.Sent],
-            Received = [.. seen],
-            Bars = watch.Bars,
-            Routine = watch.Routine,
-            Link = Link,
-            Air = receiver.Way.At is { } at
-                ? new BenchAir(
-                    at.Distance,
-                    new Percent(Sending && receiver.Way.Up ? receiver.Way.Quality.Value : 0),
-                    at.Strength,
-                    at.Margin
-                )
-                : null,
-            TelemetryLost = TelemetryLost,
-            Power = Power,
-            Surroundings = surroundings,
-            Board = BoardReport.Of(plan, board, reading),
-            Motors = board.Motors,
-            Trace = new PathTracer(plan, Values, OnTheWay, board, seen).Follow(followed),
-            Log = Log.After(known),
-        };
-    }
-
-    private OnTheWay OnTheWay =>
-        new(
-            receiver.Heard,
-            receiver.Sent,
-            Power && Sending && receiver.Way.Up,
-            !Power ? "the receiver has no power"
-                : receiver.Sends(Sending && receiver.Way.Up) ? ""
-                : "the receiver sends nothing"
-        );
-
-    /// <summary>Every channel at three places, and where they first part.</summary>
-    public IReadOnlyList<ChannelTruth> Truth() =>
-        new ThreeWays(
-            plan,
-            Values.Sent,
-            watch.Bars.Count > 0 ? seen : null,
-            Sending && receiver.Way.Up,
-            receiver.Way.At is not null,
-            board.HasSignal
-        ).Channels();
-
     private static bool SameBoard(Setup one, Setup other) =>
         one.Wire == other.Wire && SetupJson.Same(one.Board, other.Board) && SetupJson.Same(one.Air, other.Air);
-
-    private Dictionary<string, string> Forced()
-    {
-        var forced = new Dictionary<string, string>(StringComparer.Ordinal);
-        for (var i = 0; i < plan.Model.Channels.Count; i++)
-            if (plan.Model.HoldingOverride(plan.Setup.Model, Values.Memory, i) is { } id)
-                forced[plan.Model.Channels[i].Id] = id;
-        return forced;
-    }
 
     // Works out the model at this moment; everything that it shows is another picture.
     private void RunModel()
@@ -377,9 +289,7 @@ public sealed class BenchRun
 
     private void Restart()
     {
-        board = BoardMachine.PowerUp(plan.Board);
-        clock.Follow(plan.Board, board, now);
-        reading = default;
+        board.PowerUp(now);
         receiver.Restart();
         AlignNextFrame();
     }
@@ -423,7 +333,7 @@ public sealed class BenchRun
             );
         if (at is not null || missedBefore != TelemetryLost)
             RunModel();
-        Log.Say(now, transmitter.Hear(board, reading));
+        Log.Say(now, transmitter.Hear(Board, board.Reading));
     }
 
     private void MissTelemetry()
@@ -447,38 +357,12 @@ public sealed class BenchRun
 
         if (watch.See(plan.Setup.Board, seen, now))
             changes++;
-        clock.Restart(BoardTimer.FramesMissing, now);
-        var before = reading;
-        reading = BoardReading.Of(plan.Board, seen, surroundings, board.Calibrating);
-        if (changed || reading != before)
+        if (board.Receive(seen, now) || changed)
             changes++;
-        Become(BoardMachine.Receive(plan.Board, board, reading.View, surroundings));
     }
 
     // Packets go out.
     private bool Sending => Link && TransmitterOn;
 
     private bool Sends => Power && receiver.Sends(Sending);
-
-    private void Become(BoardState next)
-    {
-        var before = board;
-        board = next;
-        clock.Follow(plan.Board, board, now);
-        if (before != next)
-            Tell(before, next);
-    }
-
-    private void Tell(BoardState before, BoardState next)
-    {
-        changes++;
-        if (next.HasSignal && !before.HasSignal)
-            Log.Add(now, LogKind.Good, "Signal good");
-        else if (before.Signal != next.Signal)
-            Log.Add(now, LogKind.Lost, BoardReport.Loss(before, next));
-        if (before.Armed != next.Armed && next.HasSignal)
-            Log.Add(now, next.Armed ? LogKind.Armed : LogKind.Disarmed, next.Armed ? "Armed" : "Disarmed");
-        if (before.Refusal != next.Refusal && next.Refusal is not (ArmRefusal.None or ArmRefusal.NoSignal))
-            Log.Add(now, LogKind.Refused, "Refused. " + BoardReport.Refusal(plan, next.Refusal, reading));
-    }
 }

@@ -71,7 +71,7 @@ internal sealed class BenchTransmitter
             lastModel = lastModel,
             mayStart = mayStart,
         };
-        made.announcer.After(announcer);
+        made.announcer.GoOnAfter(announcer);
         foreach (var (id, setting) in Settings)
             made.Put(id, setting);
         foreach (var (id, reading) in Readings)

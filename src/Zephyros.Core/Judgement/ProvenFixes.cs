@@ -41,8 +41,12 @@ public static class ProvenFixes
                 fixes.Add(new ProvenFix(id, effect, edit, also));
         }
 
-        return [.. fixes.OrderByDescending(f => f.AlsoKeeps.Count)];
+        return Ranked(fixes);
     }
+
+    /// <summary>What keeps most other promises first; of those that keep as many the one that was found first.</summary>
+    internal static IReadOnlyList<ProvenFix> Ranked(IEnumerable<ProvenFix> fixes) =>
+        [.. fixes.OrderByDescending(f => f.AlsoKeeps.Count)];
 
     private static bool LeavesDanger(Setup after, HashSet<string> wrong) =>
         Examination.Of(after).Any(f => f.Severity == Severity.Danger && !wrong.Contains(f.Key));

@@ -47,8 +47,10 @@ public static class SimulatedMeasurement
     /// <summary>What the board shows of an axis while the stick that moves it is swept; null when none does.</summary>
     public static Sweep? Swept(SignalPlan plan, StickAxis axis)
     {
+        // Of several sticks that move the bar it is its own, where that does.
         var stick = StickAxes
             .All.Where(s => Wiggled(plan, s)?.Bar == axis)
+            .OrderByDescending(s => s == axis)
             .Select(plan.Setup.Transmitter.StickOf)
             .FirstOrDefault();
         if (stick is null)

@@ -132,8 +132,8 @@ public sealed class SwitchRoutine : IRoutine
                 }
             );
         place++;
-        (from, since) = (channels, now);
-        (least, most) = Fresh(channels);
+        // What is seen of the next position begins with its movement.
+        (from, since) = (resting, now);
         return true;
     }
 

@@ -43,6 +43,29 @@ public sealed class AnnouncementTests
         Assert.Null(Said(bench, b => b.AdvanceTo(b.Now + TimeSpan.FromSeconds(40))));
     }
 
+    // The limiter is switched on at 100 ms and said again each 30 s; the edit comes half a second later.
+    [Fact]
+    public void An_edit_says_nothing_again_that_goes_on_to_hold()
+    {
+        var bench = Settled(Demo.Sandpiper);
+        Assert.Equal("Limiter is on", Said(bench, b => b.Move("right-front-outer", 2)));
+        Assert.Null(Said(bench, b => b.Replace(Demo.Sandpiper.InModel(m => m with { Name = "OTHER" }))));
+        Assert.Null(Said(bench, b => b.AdvanceTo(TimeSpan.FromMilliseconds(29_599))));
+        Assert.Equal("Limiter is on", Said(bench, _ => { }));
+        Assert.Equal("Limits", Said(bench, b => b.Replace(Saying("Limits"))));
+    }
+
+    private static Setup Saying(string text) =>
+        Demo.Sandpiper.InModel(m =>
+            m with
+            {
+                Announcements = m.Announcements.SetItems(
+                    m.Announcements.Where(a => a.Value.Says == "Limiter is on")
+                        .Select(a => KeyValuePair.Create(a.Key, a.Value with { Says = text }))
+                ),
+            }
+        );
+
     [Fact]
     public void A_transmitter_that_is_off_says_nothing_and_one_without_telemetry_only_what_it_knows_itself()
     {

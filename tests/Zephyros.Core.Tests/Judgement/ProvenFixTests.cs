@@ -69,6 +69,18 @@ public sealed class ProvenFixTests
         Assert.Equal(fixes.Select(f => f.AlsoKeeps.Count).OrderDescending(), fixes.Select(f => f.AlsoKeeps.Count));
     }
 
+    // No setup at hand has fixes of which the later one keeps more.
+    [Fact]
+    public void Of_fixes_that_keep_as_many_the_first_found_comes_first()
+    {
+        ProvenFix Keeping(string id, int also) =>
+            new(id, "", new SetupEdit(id, []), [.. PromiseList.All.Take(also).Select(p => p.Code)]);
+        Assert.Equal(
+            ["c", "b", "d", "a"],
+            ProvenFixes.Ranked([Keeping("a", 0), Keeping("b", 1), Keeping("c", 2), Keeping("d", 1)]).Select(f => f.Id)
+        );
+    }
+
     [Fact]
     public void What_the_pilot_keeps_on_purpose_is_no_candidate()
     {

@@ -170,6 +170,26 @@ public sealed class WiggleTests
         );
     }
 
+    // Each of two sticks mixed with one on a dial moves the bar of the other as well; its own is the one that is taken to its ends.
+    [Theory]
+    [InlineData(StickAxis.Yaw, "yaw", "roll")]
+    [InlineData(StickAxis.Roll, "roll", "yaw")]
+    public void A_bar_that_two_sticks_move_is_swept_by_its_own(StickAxis axis, string own, string other)
+    {
+        var mixed = Demo
+            .Plain.WithChannel(other, c => c with { Take = Build.Hand("left-dial") })
+            .WithStep(own, "mix", new AddStep { Order = 9, With = Build.With(Build.Hand(other), scale: 30) });
+        var plan = SignalPlan.Compile(mixed);
+        Assert.All(
+            [StickAxis.Roll, StickAxis.Yaw],
+            s => Assert.Equal(axis, SimulatedMeasurement.Wiggled(plan, s)?.Bar)
+        );
+        Assert.Equal(
+            SimulatedMeasurement.Swept(SignalPlan.Compile(Demo.Plain), axis),
+            SimulatedMeasurement.Swept(plan, axis)
+        );
+    }
+
     // What a pilot sees who moves one stick: the bar that changed, and which way.
     private static WiggleSeen Look(Setup setup, StickAxis stick)
     {

@@ -157,7 +157,7 @@ function OpenDock({ controls, live }: { controls: readonly ControlView[]; live: 
     <fieldset
       disabled={!live}
       className={clsx(
-        'grid max-h-[70vh] grid-cols-[auto_minmax(26rem,1fr)_auto_auto_16rem] divide-deep-line overflow-y-auto max-xl:grid-cols-[auto_1fr_16rem] max-md:grid-cols-1 md:divide-x',
+        'relative grid max-h-[70vh] grid-cols-[auto_minmax(26rem,1fr)_auto_auto_16rem] divide-deep-line overflow-y-auto max-xl:grid-cols-[auto_1fr_16rem] max-md:grid-cols-1 md:divide-x',
         !live && 'opacity-55',
       )}
     >

@@ -103,18 +103,18 @@ function Workbench({ document, view, findings, page }: Props) {
     <div className="flex h-dvh flex-col">
       <title>{`${document.setup.craft.name} · Zephyros`}</title>
       {/* On a phone everything above the bench scrolls together; nothing ever lies under the bench. */}
-      <div className="flex min-h-0 flex-1 flex-col max-md:block max-md:overflow-y-auto">
+      <div className="flex min-h-0 flex-1 flex-col max-md:relative max-md:block max-md:overflow-y-auto">
         <Header document={document} view={view} changes={changes} onOpen={setOverlay} />
         <Boundary name="The path" resetKeys={[document.revision]}>
           <PathRibbon setup={document.id} findings={findings} end={<ProofGate setup={document.id} />} />
         </Boundary>
-        <main className="grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)_21rem] max-lg:grid-cols-1 max-lg:overflow-y-auto max-md:overflow-visible">
+        <main className="relative grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)_21rem] max-lg:grid-cols-1 max-lg:overflow-y-auto max-md:overflow-visible">
           {/* It scrolls, so it can be reached with the keyboard even where nothing in it can be. */}
           <section
             aria-label={page === 'proof' ? 'Proof' : STATION_NAMES[page]}
             // eslint-disable-next-line jsx-a11y/no-noninteractive-tabindex
             tabIndex={0}
-            className="min-h-0 overflow-y-auto p-5 max-lg:overflow-visible max-sm:px-3"
+            className="relative min-h-0 overflow-y-auto p-5 max-lg:overflow-visible max-sm:px-3"
           >
             {changes.state.kind === 'failed' && (
               <div className="mb-3">
@@ -134,7 +134,7 @@ function Workbench({ document, view, findings, page }: Props) {
               </Suspense>
             </RefusalContext>
           </section>
-          <aside className="min-h-0 overflow-y-auto border-line p-4 max-lg:overflow-visible max-lg:border-t lg:border-l">
+          <aside className="relative min-h-0 overflow-y-auto border-line p-4 max-lg:overflow-visible max-lg:border-t lg:border-l">
             <Boundary name="What is wrong" resetKeys={[document.revision]}>
               <FindingsPanel document={document} findings={findings} changes={changes} />
             </Boundary>

@@ -1,3 +1,7 @@
+import { useId, useState } from 'react';
+import { askFrom, useRefusal } from './refusal';
+import { Refused } from './Refused';
+
 export interface Option {
   value: string;
   label: string;
@@ -15,28 +19,47 @@ interface Props {
   quiet?: boolean;
 }
 
-/** A choice of one out of a list. */
+/** A choice of one out of a list. What the server refuses stays chosen, with the reason, until something else is or Escape is pressed. */
 export function SelectField({ label, value, options, onChange, quiet = false }: Props) {
+  const field = useId();
+  const refusal = useRefusal(field);
+  const [dismissed, dismiss] = useState<object | null>(null);
+  const refused = refusal === dismissed ? null : refusal;
+  const reason = refused && { id: `${field}-refused`, reason: refused.reason };
   const groups = [...new Set(options.map((o) => o.group))];
+  const choose = (chosen: string) => {
+    dismiss(refusal);
+    askFrom(field, chosen, () => onChange(chosen));
+  };
   return (
-    <label className="flex flex-col gap-0.5 text-sm text-soft">
-      <span className={quiet ? 'sr-only' : ''}>{label}</span>
-      <select
-        className="h-8 max-w-full min-w-0 [field-sizing:content] rounded border border-line bg-sheet px-2 text-sm font-semibold text-ink hover:border-ink"
-        value={value}
-        onChange={(event) => onChange(event.target.value)}
-      >
-        {groups.map((group) =>
-          group === undefined ? (
-            <Choices key="" options={options.filter((o) => o.group === undefined)} />
-          ) : (
-            <optgroup key={group} label={group}>
-              <Choices options={options.filter((o) => o.group === group)} />
-            </optgroup>
-          ),
-        )}
-      </select>
-    </label>
+    <div className="flex flex-col gap-0.5 text-sm text-soft">
+      <label className="flex flex-col gap-0.5">
+        <span className={quiet ? 'sr-only' : ''}>{label}</span>
+        <select
+          className="h-8 max-w-full min-w-0 [field-sizing:content] rounded border border-line bg-sheet px-2 text-sm font-semibold text-ink hover:border-ink aria-invalid:border-rust aria-invalid:bg-rust-wash"
+          value={refused?.typed ?? value}
+          aria-invalid={refused !== null}
+          aria-describedby={reason?.id}
+          onChange={(event) => choose(event.target.value)}
+          onKeyDown={(event) => {
+            if (event.key !== 'Escape' || !refused) return;
+            event.stopPropagation();
+            dismiss(refusal);
+          }}
+        >
+          {groups.map((group) =>
+            group === undefined ? (
+              <Choices key="" options={options.filter((o) => o.group === undefined)} />
+            ) : (
+              <optgroup key={group} label={group}>
+                <Choices options={options.filter((o) => o.group === group)} />
+              </optgroup>
+            ),
+          )}
+        </select>
+      </label>
+      <Refused refused={reason} />
+    </div>
   );
 }
 

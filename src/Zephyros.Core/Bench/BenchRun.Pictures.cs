@@ -1,0 +1,84 @@
+using Zephyros.Core.Path;
+using Zephyros.Core.Units;
+
+namespace Zephyros.Core.Bench;
+
+// What a bench shows; nothing here changes it.
+public sealed partial class BenchRun
+{
+    /// <summary>The picture at this moment.</summary>
+    /// <param name="follow">The control to follow; an unknown id follows the first control.</param>
+    /// <param name="known">The number of the newest entry of the log that is known already; the picture carries those after it.</param>
+    public BenchSnapshot Snapshot(string follow, long known = 0)
+    {
+        var followed = plan.Model.IndexOf(follow) >= 0 ? follow : plan.Model.Controls[0].Key;
+        return new BenchSnapshot
+        {
+            Sequence = Sequence,
+            Settings = transmitter.Settings,
+            Steps = plan.Model.Channels.ToDictionary(
+                c => c.Id,
+                c => (IReadOnlyList<Percent>)Values.Slots[c.FirstSlot..(c.LastSlot + 1)],
+                StringComparer.Ordinal
+            ),
+            Conditions = plan.Model.Conditions.ToDictionary(
+                id => id,
+                id => plan.Model.Holds(Values.Memory, id),
+                StringComparer.Ordinal
+            ),
+            State = plan.Model.ActiveState(Values.Memory),
+            Forced = Forced(),
+            Readings = transmitter.Readings,
+            Sent = [.. Values.Sent],
+            Received = [.. seen],
+            Bars = watch.Bars,
+            Routine = watch.Routine,
+            Link = Link,
+            Air = receiver.Way.At is { } at
+                ? new BenchAir(
+                    at.Distance,
+                    new Percent(Sending && receiver.Way.Up ? receiver.Way.Quality.Value : 0),
+                    at.Strength,
+                    at.Margin
+                )
+                : null,
+            TelemetryLost = TelemetryLost,
+            Power = Power,
+            Surroundings = Surroundings,
+            Board = board.Report,
+            Motors = Board.Motors,
+            Trace = new PathTracer(plan, Values, OnTheWay, Board, seen).Follow(followed),
+            Log = Log.After(known),
+        };
+    }
+
+    private OnTheWay OnTheWay =>
+        new(
+            receiver.Heard,
+            receiver.Sent,
+            Power && Sending && receiver.Way.Up,
+            !Power ? "the receiver has no power"
+                : receiver.Sends(Sending && receiver.Way.Up) ? ""
+                : "the receiver sends nothing"
+        );
+
+    /// <summary>Every channel at three places, and where they first part.</summary>
+    public IReadOnlyList<ChannelTruth> Truth() =>
+        new ThreeWays(
+            plan,
+            Values.Sent,
+            watch.Bars.Count > 0 ? seen : null,
+            Sending && receiver.Way.Up,
+            receiver.Way.At is not null,
+            Board.HasSignal
+        ).Channels();
+
+    private Dictionary<string, string> Forced()
+    {
+        var forced = new Dictionary<string, string>(StringComparer.Ordinal);
+        for (var i = 0; i < plan.Model.Channels.Count; i++)
+            if (plan.Model.HoldingOverride(plan.Setup.Model, Values.Memory, i) is { } id)
+                forced[plan.Model.Channels[i].Id] = id;
+        return forced;
+    }
+}
