@@ -79,7 +79,7 @@ export function FunctionTable({ setup, view, put, changes, meanFor }: Props) {
               <th className="py-1 font-semibold">Function</th>
               <th className="font-semibold">watches</th>
               <th className="font-semibold">active from</th>
-              <th className="font-semibold">up to, not including</th>
+              <th className="pr-3 font-semibold">up to, not including</th>
               <th className="font-semibold">meant for</th>
               <th className="font-semibold">planned in</th>
               <th>
