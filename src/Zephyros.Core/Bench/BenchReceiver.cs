@@ -44,7 +44,7 @@ internal sealed class BenchReceiver
     public IReadOnlyList<int>? Sent => sent ? output : null;
 
     /// <summary>Takes another revision of the setup.</summary>
-    /// <returns>True when the wire is another one, on which nothing was sent yet.</returns>
+    /// <returns>True when the wire is another one; the board starts anew then, and the receiver with it.</returns>
     public bool Replace(SignalPlan next, TimeSpan now)
     {
         var before = plan.Setup;
@@ -55,7 +55,6 @@ internal sealed class BenchReceiver
         if (before.Wire == next.Setup.Wire)
             return false;
         (line, output, arrived) = Connect();
-        sent = false;
         return true;
     }
 

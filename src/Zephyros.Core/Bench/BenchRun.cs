@@ -184,11 +184,7 @@ public sealed partial class BenchRun
 
     /// <summary>Holds telemetry back on its way, or lets it through: the transmitter knows it with the next packet, or when it misses
     /// those that do not come.</summary>
-    public void SetTelemetry(bool arrives)
-    {
-        Telemetry = arrives;
-        changes++;
-    }
+    public void SetTelemetry(bool arrives) => Telemetry = arrives;
 
     /// <summary>Decides whether the transmitter misses telemetry, whatever packets come; null to let them decide again.</summary>
     internal void DecideTelemetry(bool? missed)

@@ -71,6 +71,18 @@ public sealed class OnTheWayTests
         );
         bench.AdvanceTo(bench.Now + TimeSpan.FromMilliseconds(50));
         Assert.DoesNotContain(bench.Snapshot("throttle").Trace.Stops, s => s.Mark == TraceMark.Ended);
+        // Another wire is a new one, whether the craft has power or gets it later.
+        var other = Demo.Plain with
+        {
+            Wire = Demo.Plain.Wire with { FramePeriod = new(11) },
+        };
+        bench.Replace(other);
+        Assert.Equal("no frame has come yet", bench.Snapshot("throttle").Trace.Stops[3].Note);
+        bench.AdvanceTo(bench.Now + TimeSpan.FromMilliseconds(50));
+        bench.SetPower(false);
+        bench.Replace(Demo.Plain);
+        bench.SetPower(true);
+        Assert.Equal("no frame has come yet", bench.Snapshot("throttle").Trace.Stops[3].Note);
     }
 
     // Far beyond the range nothing comes by radio; one that holds has nothing to hold, so the board sees no centred sticks.
