@@ -18,6 +18,10 @@ public sealed class BandFitTests
     [InlineData("1500", "1510", "")]
     [InlineData("1490", "1500", "900..1500")]
     [InlineData("880", "", "875..2100")]
+    // A band ends before its upper edge.
+    [InlineData("2099", "", "900..2100")]
+    [InlineData("2100", "", "900..2125")]
+    [InlineData("2110", "1500", "1800..2125")]
     public void The_edges_lie_midway_to_what_must_stay_out(string inside, string outside, string expected)
     {
         var band = BandFit.Around(Values(inside), Values(outside));
