@@ -272,6 +272,12 @@ try {
             .getByRole('button', { name: 'Fold', exact: true })
             .click({ timeout: 1000 })
             .catch(() => undefined);
+        // The proof goes on beside everything; a picture shows what it has come to.
+        const verdict = page.getByTestId('verdict');
+        if ((await verdict.count()) > 0) {
+          await verdict.getByText('/').waitFor();
+          await verdict.getByText('proving…').waitFor({ state: 'hidden', timeout: 60_000 });
+        }
         await page.evaluate(() => document.fonts.ready);
         const file = join(folder, `${view.name}${suffix}${theme === 'dark' ? '-dark' : ''}.png`);
         await page.screenshot({ path: file });
