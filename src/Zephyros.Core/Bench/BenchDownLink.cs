@@ -24,6 +24,7 @@ internal sealed class BenchDownLink
     // Other losses than those of the packets that go up.
     private readonly PacketLuck luck = new(seed: 2);
     private LinkSettings link;
+    private TimeSpan last;
     private bool missed;
     private bool? decided;
 
@@ -31,17 +32,14 @@ internal sealed class BenchDownLink
     public BenchDownLink(LinkSettings link, TimeSpan now)
     {
         this.link = link;
-        (missed, Last, NextPacket) = (!link.Telemetry, now, now + Interval);
+        (missed, last, NextPacket) = (!link.Telemetry, now, now + Interval);
     }
 
-    /// <summary>How far packets are apart.</summary>
-    public TimeSpan Interval =>
+    // How far packets are apart.
+    private TimeSpan Interval =>
         link.TelemetryEvery is { } every
             ? TimeSpan.FromTicks((long)(TimeSpan.TicksPerSecond * every / link.PacketRate.Value))
             : UsualInterval;
-
-    /// <summary>When the last packet came.</summary>
-    public TimeSpan Last { get; private set; }
 
     /// <summary>When a packet is sent next, whether it comes or not.</summary>
     public TimeSpan NextPacket { get; private set; }
@@ -49,8 +47,8 @@ internal sealed class BenchDownLink
     /// <summary>When the transmitter will miss telemetry if no packet comes until then; <see cref="TimeSpan.MaxValue"/> while it does.</summary>
     public TimeSpan NextMiss =>
         missed || decided is not null ? TimeSpan.MaxValue
-        : MissedPackets * Interval is var some && some > MissedAfter ? Last + some
-        : Last + MissedAfter;
+        : MissedPackets * Interval is var some && some > MissedAfter ? last + some
+        : last + MissedAfter;
 
     /// <summary>True while the transmitter misses telemetry.</summary>
     public bool Missed => decided ?? missed;
@@ -75,7 +73,7 @@ internal sealed class BenchDownLink
         NextPacket += Interval;
         if (!open || decided == true || !luck.Comes(quality))
             return false;
-        (missed, Last) = (false, now);
+        (missed, last) = (false, now);
         return true;
     }
 
@@ -86,7 +84,7 @@ internal sealed class BenchDownLink
     public void Decide(bool? missed, TimeSpan now)
     {
         if (decided is { } before && missed is null)
-            (this.missed, Last) = (before, now);
+            (this.missed, last) = (before, now);
         decided = missed;
     }
 }

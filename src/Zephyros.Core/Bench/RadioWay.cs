@@ -15,14 +15,17 @@ internal sealed class RadioWay
 
     private readonly bool[] came = new bool[Window];
     private readonly LinkSettings link;
-    private readonly PacketLuck luck = new(seed: 1);
+    private readonly PacketLuck luck;
     private int place;
     private int count;
     private TimeSpan next;
     private TimeSpan last;
 
     /// <summary>A way over no distance, on which nothing is lost.</summary>
-    public RadioWay(LinkSettings link) => this.link = link;
+    public RadioWay(LinkSettings link)
+        : this(link, seed: 1) { }
+
+    private RadioWay(LinkSettings link, ulong seed) => (this.link, luck) = (link, new PacketLuck(seed));
 
     /// <summary>A way over a distance; nothing was lost so far.</summary>
     /// <param name="link">The link.</param>
@@ -30,9 +33,8 @@ internal sealed class RadioWay
     /// <param name="now">The time.</param>
     /// <param name="seed">Decides which packets are lost; not 0.</param>
     public RadioWay(LinkSettings link, Kilometres distance, TimeSpan now, ulong seed)
-        : this(link)
+        : this(link, seed)
     {
-        luck = new PacketLuck(seed);
         At = LinkBudget.Point(link, distance);
         Array.Fill(came, true);
         count = Window;

@@ -10,10 +10,10 @@ namespace Zephyros.Web.Proofs;
 /// may use it.</summary>
 internal sealed class KnownVerdicts : IDisposable
 {
-    // Some hundred setups with all promises; a sequence of many steps takes a few hundred kB.
-    private const int MostVerdicts = 2000;
+    // Verdicts, and the steps of their sequences, each of which holds a picture of the path: some kB.
+    private const int MostPieces = 4000;
 
-    private readonly MemoryCache known = new(new MemoryCacheOptions { SizeLimit = MostVerdicts });
+    private readonly MemoryCache known = new(new MemoryCacheOptions { SizeLimit = MostPieces });
 
     /// <summary>What tells setups apart of which the same can be proven: everything but what is decided about promises.</summary>
     public static string Fingerprint(Setup setup) =>
@@ -34,7 +34,11 @@ internal sealed class KnownVerdicts : IDisposable
     public void Keep(string setup, string promise, bool twoHands, KnownVerdict verdict)
     {
         if (verdict.Verdict.Kind != VerdictKind.NotProven)
-            known.Set((setup, promise, twoHands), verdict, new MemoryCacheEntryOptions { Size = 1 });
+            known.Set(
+                (setup, promise, twoHands),
+                verdict,
+                new MemoryCacheEntryOptions { Size = 1 + verdict.Path.Count }
+            );
     }
 
     /// <inheritdoc />

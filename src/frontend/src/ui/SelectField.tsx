@@ -1,5 +1,4 @@
-import { useId, useState } from 'react';
-import { askFrom, useRefusal } from './refusal';
+import { useRefusal } from './refusal';
 import { Refused } from './Refused';
 
 export interface Option {
@@ -21,15 +20,11 @@ interface Props {
 
 /** A choice of one out of a list. What the server refuses stays chosen, with the reason, until something else is or Escape is pressed. */
 export function SelectField({ label, value, options, onChange, quiet = false }: Props) {
-  const field = useId();
-  const refusal = useRefusal(field);
-  const [dismissed, dismiss] = useState<object | null>(null);
-  const refused = refusal === dismissed ? null : refusal;
-  const reason = refused && { id: `${field}-refused`, reason: refused.reason };
+  const { refused, marks, reason, ask, dismiss } = useRefusal();
   const groups = [...new Set(options.map((o) => o.group))];
   const choose = (chosen: string) => {
-    dismiss(refusal);
-    askFrom(field, chosen, () => onChange(chosen));
+    dismiss();
+    ask(chosen, () => onChange(chosen));
   };
   return (
     <div className="flex flex-col gap-0.5 text-sm text-soft">
@@ -38,13 +33,12 @@ export function SelectField({ label, value, options, onChange, quiet = false }: 
         <select
           className="h-8 max-w-full min-w-0 [field-sizing:content] rounded border border-line bg-sheet px-2 text-sm font-semibold text-ink hover:border-ink aria-invalid:border-rust aria-invalid:bg-rust-wash"
           value={refused?.typed ?? value}
-          aria-invalid={refused !== null}
-          aria-describedby={reason?.id}
+          {...marks}
           onChange={(event) => choose(event.target.value)}
           onKeyDown={(event) => {
             if (event.key !== 'Escape' || !refused) return;
             event.stopPropagation();
-            dismiss(refusal);
+            dismiss();
           }}
         >
           {groups.map((group) =>

@@ -1,4 +1,4 @@
-import { createContext, use } from 'react';
+import { createContext, use, useId, useState } from 'react';
 
 /** A change that the server refused, and the field that asked for it. */
 export interface Refusal {
@@ -16,7 +16,7 @@ export const RefusalContext = createContext<Refusal | null>(null);
 let asking: Pick<Refusal, 'field' | 'typed'> = { field: null, typed: '' };
 
 /** Lets a field ask for a change: what the change is told of it by {@link whoAsks}. */
-export function askFrom(field: string, typed: string, change: () => void): void {
+function askFrom(field: string, typed: string, change: () => void): void {
   asking = { field, typed };
   try {
     change();
@@ -28,8 +28,22 @@ export function askFrom(field: string, typed: string, change: () => void): void 
 /** The field that asks for the change which is being made right now. */
 export const whoAsks = () => asking;
 
-/** What was refused of a field; null when nothing was. */
-export function useRefusal(field: string): Refusal | null {
-  const refusal = use(RefusalContext);
-  return refusal?.field === field ? refusal : null;
+/**
+ * What was refused of a field, until that is dismissed.
+ * @returns the refusal or null, what marks the field as refused, the reason to show below it, how to ask for a change and to dismiss
+ */
+export function useRefusal() {
+  const field = useId();
+  const last = use(RefusalContext);
+  const refusal = last?.field === field ? last : null;
+  const [dismissed, dismiss] = useState<Refusal | null>(null);
+  const refused = refusal === dismissed ? null : refusal;
+  const id = `${field}-refused`;
+  return {
+    refused,
+    marks: { 'aria-invalid': refused !== null, 'aria-describedby': refused ? id : undefined },
+    reason: refused && { id, reason: refused.reason },
+    ask: (typed: string, change: () => void) => askFrom(field, typed, change),
+    dismiss: () => dismiss(refusal),
+  };
 }
