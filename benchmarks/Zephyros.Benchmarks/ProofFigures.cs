@@ -3,6 +3,8 @@ using System.Globalization;
 using Zephyros.Core.Model;
 using Zephyros.Core.Path;
 using Zephyros.Core.Proof;
+using Zephyros.Core.Proof.Export;
+using Zephyros.Core.Proof.Promises;
 using Zephyros.Core.Setups;
 
 namespace Zephyros.Benchmarks;

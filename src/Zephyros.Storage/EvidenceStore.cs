@@ -1,7 +1,7 @@
 using System.Globalization;
 using System.Text.Json;
-using Zephyros.Core.Procedure;
-using Zephyros.Core.Setups;
+using Zephyros.Core.Evidence;
+using Zephyros.Core.Setups.Json;
 
 namespace Zephyros.Storage;
 

@@ -1,7 +1,7 @@
 using System.Globalization;
 using System.Text.Json;
 using Zephyros.Core.Air;
-using Zephyros.Core.Setups;
+using Zephyros.Core.Setups.Json;
 
 namespace Zephyros.Storage;
 

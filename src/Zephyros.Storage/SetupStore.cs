@@ -2,7 +2,10 @@ using System.Collections.Concurrent;
 using System.Globalization;
 using System.Text;
 using Microsoft.Data.Sqlite;
+using Zephyros.Core.Edits;
 using Zephyros.Core.Setups;
+using Zephyros.Core.Setups.Json;
+using Zephyros.Core.Setups.Patches;
 
 namespace Zephyros.Storage;
 

@@ -1,6 +1,6 @@
 using System.Globalization;
 using System.Reflection;
-using Zephyros.Core.Setups;
+using Zephyros.Core.Setups.Json;
 using Zephyros.Storage;
 using Zephyros.Web.Bench;
 using Zephyros.Web.Captures;

@@ -6,6 +6,7 @@ using Zephyros.Core.Model.Logic;
 using Zephyros.Core.Proof;
 using Zephyros.Core.ReadyMade;
 using Zephyros.Core.Setups;
+using Zephyros.Core.Setups.Validation;
 using Zephyros.Core.Units;
 
 namespace Zephyros.Core.Tests;

@@ -3,6 +3,7 @@ using Zephyros.Core.Board;
 using Zephyros.Core.Hands;
 using Zephyros.Core.Model;
 using Zephyros.Core.Setups;
+using Zephyros.Core.Setups.Json;
 using Zephyros.Core.Units;
 
 namespace Zephyros.Core.Tests;

@@ -16,15 +16,18 @@ public sealed partial class DependencyRuleTests
         "Wire",
         "Captures",
         "Board",
+        "Craft",
         "Setups",
+        "Edits",
         "ReadyMade",
         "Path",
         "Measure",
         "Findings",
         "Bench",
         "Proof",
-        "Judgement",
-        "Procedure",
+        "Fixes",
+        "Symptoms",
+        "Evidence",
     ];
 
     [Fact]

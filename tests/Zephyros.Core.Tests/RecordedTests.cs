@@ -1,13 +1,18 @@
 using Zephyros.Core.Air;
 using Zephyros.Core.Board;
 using Zephyros.Core.Findings;
+using Zephyros.Core.Fixes;
 using Zephyros.Core.Hands;
-using Zephyros.Core.Judgement;
-using Zephyros.Core.Measure;
+using Zephyros.Core.Measure.Positions;
+using Zephyros.Core.Measure.Routines;
+using Zephyros.Core.Measure.Sweeps;
+using Zephyros.Core.Measure.Wiggles;
 using Zephyros.Core.Model;
 using Zephyros.Core.Path;
 using Zephyros.Core.ReadyMade;
 using Zephyros.Core.Setups;
+using Zephyros.Core.Setups.Patches;
+using Zephyros.Core.Symptoms;
 using Zephyros.Core.Tests.Findings;
 using Zephyros.Core.Wire;
 
@@ -104,7 +109,7 @@ public sealed class RecordedTests
             from name in Demo.Names.Select(n => n.Data).Order(StringComparer.Ordinal)
             let prover = new Core.Proof.Prover(SignalPlan.Compile(Demo.Load(name)), Build.Patient)
             from line in Core
-                .Proof.PromiseList.All.SelectMany(promise =>
+                .Proof.Promises.PromiseList.All.SelectMany(promise =>
                 {
                     var verdict = prover.Prove(promise);
                     return verdict
@@ -124,7 +129,7 @@ public sealed class RecordedTests
                 .All.Select(t => $"new craft on {t.Name}: {Recorded.Told(NewSetup.For("Tern", t))}")
                 .Concat(LinkProfiles.BuiltIn.Select(p => $"link {Recorded.Told(p)}"))
                 .Concat(
-                    Core.Proof.PromiseList.All.Select(p =>
+                    Core.Proof.Promises.PromiseList.All.Select(p =>
                         $"promise {p.Order} {p.Code}: {p.Name}. {p.Title}. {p.Principle}"
                     )
                 )

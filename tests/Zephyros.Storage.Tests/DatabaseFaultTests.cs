@@ -1,6 +1,6 @@
 using System.Globalization;
 using Microsoft.Data.Sqlite;
-using Zephyros.Core.Procedure;
+using Zephyros.Core.Evidence;
 
 namespace Zephyros.Storage.Tests;
 

@@ -1,5 +1,5 @@
 using Microsoft.Data.Sqlite;
-using Zephyros.Core.Procedure;
+using Zephyros.Core.Evidence;
 using Zephyros.Core.Units;
 
 namespace Zephyros.Storage.Tests;

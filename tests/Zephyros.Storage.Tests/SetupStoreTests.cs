@@ -2,6 +2,7 @@ using CsCheck;
 using Microsoft.Data.Sqlite;
 using Zephyros.Core.Model;
 using Zephyros.Core.Setups;
+using Zephyros.Core.Setups.Patches;
 using Zephyros.Core.Units;
 
 namespace Zephyros.Storage.Tests;

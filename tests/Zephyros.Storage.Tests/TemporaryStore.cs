@@ -1,5 +1,6 @@
 using Microsoft.Data.Sqlite;
 using Zephyros.Core.Setups;
+using Zephyros.Core.Setups.Json;
 
 namespace Zephyros.Storage.Tests;
 

@@ -1,4 +1,5 @@
 using Zephyros.Core.Setups;
+using Zephyros.Core.Setups.Json;
 using Zephyros.Core.Units;
 using Zephyros.Storage;
 using Zephyros.Web.Bench;

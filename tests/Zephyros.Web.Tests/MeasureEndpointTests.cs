@@ -94,7 +94,7 @@ public sealed class MeasureEndpointTests : IAsyncDisposable
             .ToJsonString()
             .Replace("\"value\":2012", "\"value\":1800", StringComparison.Ordinal);
         var compared = await JsonAsync(
-            await SendAsync(client, HttpMethod.Post, $"{Sandpiper}/measured-ways?capture={id}", readings)
+            await SendAsync(client, HttpMethod.Post, $"{Sandpiper}/plan-comparison?capture={id}", readings)
         );
         var arm = compared["channels"]!.AsArray().Single(c => (int)c!["channel"]! == 5)!;
         Assert.Equal("board", (string)arm["parts"]!);
@@ -104,7 +104,7 @@ public sealed class MeasureEndpointTests : IAsyncDisposable
             [
                 (await SendAsync(client, HttpMethod.Get, $"{Sandpiper}/captures/none/measurement")).StatusCode,
                 (
-                    await SendAsync(client, HttpMethod.Post, $"{Sandpiper}/measured-ways?capture=none", readings)
+                    await SendAsync(client, HttpMethod.Post, $"{Sandpiper}/plan-comparison?capture=none", readings)
                 ).StatusCode,
             ]
         );
@@ -117,7 +117,7 @@ public sealed class MeasureEndpointTests : IAsyncDisposable
         var id = await CaptureAsync("gannet");
         var nothing = """{"wiggles":[],"sweeps":{},"positions":[]}""";
         var compared = await JsonAsync(
-            await SendAsync(client, HttpMethod.Post, $"{Sandpiper}/measured-ways?capture={id}", nothing)
+            await SendAsync(client, HttpMethod.Post, $"{Sandpiper}/plan-comparison?capture={id}", nothing)
         );
         var parted = compared["channels"]!.AsArray().Where(c => c!["parts"] is not null).ToArray();
         Assert.NotEmpty(parted);
@@ -199,8 +199,8 @@ public sealed class MeasureEndpointTests : IAsyncDisposable
     [Fact]
     public async Task Three_places_and_symptoms_are_told()
     {
-        var truth = await JsonAsync(await SendAsync(client, HttpMethod.Get, $"{Sandpiper}/truth"));
-        Assert.Contains(truth.AsArray(), c => (int)c!["channel"]! == 5);
+        var compared = await JsonAsync(await SendAsync(client, HttpMethod.Get, $"{Sandpiper}/station-comparison"));
+        Assert.Contains(compared.AsArray(), c => (int)c!["channel"]! == 5);
         var symptoms = await JsonAsync(await SendAsync(client, HttpMethod.Get, $"{Sandpiper}/symptoms"));
         var spins = symptoms.AsArray().Single(s => (string)s!["id"]! == "spins");
         Assert.Equal("shown", (string)spins!["suspects"]![0]!["standing"]!);

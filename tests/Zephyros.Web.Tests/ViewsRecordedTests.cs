@@ -1,5 +1,5 @@
 using System.Text.Json.Nodes;
-using Zephyros.Core.Setups;
+using Zephyros.Core.Setups.Patches;
 using Zephyros.Core.Tests;
 using static Zephyros.Web.Tests.TestServer;
 

@@ -1,5 +1,5 @@
 using Zephyros.Core.Air;
-using Zephyros.Core.Setups;
+using Zephyros.Core.Setups.Json;
 using Zephyros.Core.Units;
 
 namespace Zephyros.Core.Bench;

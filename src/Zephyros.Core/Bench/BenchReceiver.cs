@@ -1,7 +1,8 @@
 using System.Globalization;
 using Zephyros.Core.Air;
 using Zephyros.Core.Path;
-using Zephyros.Core.Setups;
+using Zephyros.Core.Path.Budgets;
+using Zephyros.Core.Setups.Json;
 using Zephyros.Core.Units;
 using Zephyros.Core.Wire;
 

@@ -1,4 +1,4 @@
-using Zephyros.Core.Path;
+using Zephyros.Core.Path.Trace;
 using Zephyros.Core.Units;
 
 namespace Zephyros.Core.Bench;
@@ -63,8 +63,8 @@ public sealed partial class BenchRun
         );
 
     /// <summary>Every channel at three places, and where they first part.</summary>
-    public IReadOnlyList<ChannelTruth> Truth() =>
-        new ThreeWays(
+    public IReadOnlyList<ComparedChannel> Comparison() =>
+        new StationComparison(
             plan,
             Values.Sent,
             watch.Bars.Count > 0 ? seen : null,

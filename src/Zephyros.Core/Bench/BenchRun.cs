@@ -1,9 +1,10 @@
 using System.Collections.Immutable;
 using Zephyros.Core.Board;
-using Zephyros.Core.Measure;
+using Zephyros.Core.Measure.Routines;
 using Zephyros.Core.Model.Running;
 using Zephyros.Core.Path;
 using Zephyros.Core.Setups;
+using Zephyros.Core.Setups.Json;
 using Zephyros.Core.Units;
 
 namespace Zephyros.Core.Bench;

@@ -1,4 +1,5 @@
 using Zephyros.Core.Board;
+using Zephyros.Core.Craft;
 using Zephyros.Core.Hands;
 using Zephyros.Core.Model;
 using Zephyros.Core.Path;

@@ -1,6 +1,6 @@
 using Zephyros.Core.Captures;
 using Zephyros.Core.Hands;
-using Zephyros.Core.Measure;
+using Zephyros.Core.Measure.Routines;
 using Zephyros.Core.Path;
 using Zephyros.Core.Setups;
 using Zephyros.Core.Units;

@@ -1,3 +1,4 @@
+using Zephyros.Core.Edits;
 using Zephyros.Core.Model;
 using Zephyros.Core.Path;
 using Zephyros.Core.Setups;
@@ -64,7 +65,7 @@ public sealed class ActivationLimitMissed : IFindingRule
                 new Fix(
                     "raise",
                     $"Low end {raised.Low}: {setup.Transmitter.Scale.ToMicroseconds(raised.Low)} on the wire.",
-                    Edits.Leave(setup, "Raise the throttle's low end", id, raised)
+                    ModelEdits.SetOutput(setup, "Raise the throttle's low end", id, raised)
                 ),
             ],
         };
@@ -87,7 +88,7 @@ public sealed class ActivationLimitMissed : IFindingRule
                 new Fix(
                     "lower",
                     $"Forces {Percent.Low} instead.",
-                    Edits.InModel(
+                    ModelEdits.InModel(
                         setup,
                         $"{forced.Label} forces {Percent.Low}",
                         m => m with { Overrides = m.Overrides.SetItem(id, forced with { Value = Percent.Low }) }

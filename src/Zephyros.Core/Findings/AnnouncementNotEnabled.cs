@@ -1,5 +1,5 @@
+using Zephyros.Core.Edits;
 using Zephyros.Core.Path;
-using Zephyros.Core.Setups;
 using Zephyros.Core.Units;
 
 namespace Zephyros.Core.Findings;
@@ -27,7 +27,7 @@ public sealed class AnnouncementNotEnabled : IFindingRule
                 new Fix(
                     "enable",
                     "Enables it.",
-                    Edits.InModel(
+                    ModelEdits.InModel(
                         plan.Setup,
                         $"Announce “{announcement.Value.Says}”",
                         m =>

@@ -1,5 +1,7 @@
+using Zephyros.Core.Edits;
 using Zephyros.Core.Path;
 using Zephyros.Core.Setups;
+using Zephyros.Core.Setups.Patches;
 using Zephyros.Core.Units;
 using Zephyros.Core.Wire;
 
@@ -38,7 +40,7 @@ public sealed class ArmChannelNotCarried : IFindingRule
             yield return new Fix(
                 "watch",
                 $"The board watches the channel that {arming.Control.Name} is sent on.",
-                Edits.WatchAux(setup, arming.FunctionId, aux)
+                BoardEdits.WatchAux(setup, arming.FunctionId, aux)
             );
             yield break;
         }
@@ -50,8 +52,8 @@ public sealed class ArmChannelNotCarried : IFindingRule
         if (free == 0)
             yield break;
         var number = new ChannelNumber(free);
-        var fed = Edits.Feed(setup, number, arming.Function.Control).ApplyTo(setup).Setup!;
-        var moved = Edits.WatchAux(fed, arming.FunctionId, number.Aux!.Value).ApplyTo(fed).Setup!;
+        var fed = ModelEdits.Feed(setup, number, arming.Function.Control).ApplyTo(setup).Setup!;
+        var moved = BoardEdits.WatchAux(fed, arming.FunctionId, number.Aux!.Value).ApplyTo(fed).Setup!;
         yield return new Fix(
             "move",
             $"The transmitter sends {arming.Control.Name} on {number}, and the board watches it there.",

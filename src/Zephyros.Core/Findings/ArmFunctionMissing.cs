@@ -1,7 +1,7 @@
 using Zephyros.Core.Board;
+using Zephyros.Core.Edits;
 using Zephyros.Core.Hands;
 using Zephyros.Core.Path;
-using Zephyros.Core.Setups;
 using Zephyros.Core.Units;
 
 namespace Zephyros.Core.Findings;
@@ -51,7 +51,7 @@ public sealed class ArmFunctionMissing : IFindingRule
             yield return new Fix(
                 control,
                 $"{setup.Transmitter.Controls[control].Name} arms in its far position, on channel {number}.",
-                Edits.ArmWith(setup, control, new ChannelNumber(number).Aux!.Value, Bands.FarEnd, Bands.Highest)
+                BoardEdits.ArmWith(setup, control, new ChannelNumber(number).Aux!.Value, Bands.FarEnd, Bands.Highest)
             );
     }
 }

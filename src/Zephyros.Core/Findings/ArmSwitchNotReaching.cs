@@ -1,3 +1,4 @@
+using Zephyros.Core.Edits;
 using Zephyros.Core.Model;
 using Zephyros.Core.Path;
 using Zephyros.Core.Setups;
@@ -47,14 +48,14 @@ public sealed class ArmSwitchNotReaching : IFindingRule
             yield return new Fix(
                 "watch",
                 $"The board watches the channel that {arming.Control.Name} is sent on.",
-                Edits.WatchAux(setup, arming.FunctionId, aux)
+                BoardEdits.WatchAux(setup, arming.FunctionId, aux)
             );
         var number = arming.Function.Channel;
         if (number.Value <= setup.Transmitter.Channels && arming.Watched is null)
             yield return new Fix(
                 "feed",
                 $"The transmitter sends {arming.Control.Name} on {number} as well.",
-                Edits.Feed(setup, number, arming.Function.Control)
+                ModelEdits.Feed(setup, number, arming.Function.Control)
             );
     }
 }

@@ -1,8 +1,9 @@
 using Zephyros.Core.Board;
+using Zephyros.Core.Edits;
 using Zephyros.Core.Hands;
 using Zephyros.Core.Model.Running;
 using Zephyros.Core.Path;
-using Zephyros.Core.Setups;
+using Zephyros.Core.Path.Controls;
 using Zephyros.Core.Units;
 
 namespace Zephyros.Core.Findings;
@@ -44,6 +45,6 @@ internal sealed record ArmingPath(SignalPlan Plan, string FunctionId, BoardFunct
     {
         var others = Cells.Where(c => c.Setting != cell.Setting).Select(c => c.Received).ToArray();
         if (BandFit.Around([cell.Received], others) is var (low, high))
-            yield return new Fix(id, description, Edits.MoveBand(Plan.Setup, FunctionId, low, high));
+            yield return new Fix(id, description, BoardEdits.MoveBand(Plan.Setup, FunctionId, low, high));
     }
 }

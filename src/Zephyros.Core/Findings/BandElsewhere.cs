@@ -1,6 +1,6 @@
 using Zephyros.Core.Air;
+using Zephyros.Core.Edits;
 using Zephyros.Core.Path;
-using Zephyros.Core.Setups;
 using Zephyros.Core.Units;
 
 namespace Zephyros.Core.Findings;
@@ -41,7 +41,7 @@ public sealed class BandElsewhere : IFindingRule
                 new(
                     "usual",
                     "Module, receiver and antennas must be made for that band.",
-                    Edits.InAir(plan.Setup, $"{usual} MHz", a => a with { Frequency = new Megahertz(usual) })
+                    AirEdits.InAir(plan.Setup, $"{usual} MHz", a => a with { Frequency = new Megahertz(usual) })
                 ),
             ],
         };

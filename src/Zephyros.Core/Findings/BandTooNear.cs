@@ -1,5 +1,7 @@
 using Zephyros.Core.Board;
+using Zephyros.Core.Edits;
 using Zephyros.Core.Path;
+using Zephyros.Core.Path.Controls;
 using Zephyros.Core.Units;
 
 namespace Zephyros.Core.Findings;
@@ -55,7 +57,7 @@ public sealed class BandTooNear : IFindingRule
             yield return new Fix(
                 "band",
                 "The same positions work it; its edges lie midway to the next ones.",
-                Setups.Edits.MoveBand(plan.Setup, id, low, high)
+                BoardEdits.MoveBand(plan.Setup, id, low, high)
             );
     }
 

@@ -1,7 +1,8 @@
+using Zephyros.Core.Craft;
+using Zephyros.Core.Edits;
 using Zephyros.Core.Hands;
 using Zephyros.Core.Model;
 using Zephyros.Core.Path;
-using Zephyros.Core.Setups;
 using Zephyros.Core.Units;
 
 namespace Zephyros.Core.Findings;
@@ -35,12 +36,12 @@ public sealed class ChannelOrderMismatch : IFindingRule
                 new Fix(
                     "transmitter",
                     $"Renumbers channels 1 to 4 in the transmitter. Every other board on this model must then read {map.Spelled()} too.",
-                    Edits.SendOrder(setup, map)!
+                    ModelEdits.SendOrder(setup, map)!
                 ),
                 new Fix(
                     "board",
                     "Changes the board's map. The transmitter stays as it is.",
-                    Edits.ReadOrder(setup, sent)
+                    BoardEdits.ReadOrder(setup, sent)
                 ),
             ],
         };

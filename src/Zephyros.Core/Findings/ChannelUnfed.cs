@@ -1,4 +1,5 @@
 using Zephyros.Core.Board;
+using Zephyros.Core.Edits;
 using Zephyros.Core.Hands;
 using Zephyros.Core.Path;
 using Zephyros.Core.Setups;
@@ -67,13 +68,13 @@ public sealed class ChannelUnfed : IFindingRule
             yield return new Fix(
                 "watch",
                 $"The board watches the channel that {control} is sent on.",
-                Edits.WatchAux(setup, id, aux)
+                BoardEdits.WatchAux(setup, id, aux)
             );
         if (function.Channel.Value <= carried && plan.ChannelAt(function.Channel) is null)
             yield return new Fix(
                 "feed",
                 $"The transmitter sends {control} on {function.Channel}.",
-                Edits.Feed(setup, function.Channel, function.Control)
+                ModelEdits.Feed(setup, function.Channel, function.Control)
             );
     }
 
@@ -100,7 +101,7 @@ public sealed class ChannelUnfed : IFindingRule
                     new Fix(
                         "feed",
                         $"The transmitter sends the {axis.Word()} stick on {number}.",
-                        Edits.Feed(setup, number, stick)
+                        ModelEdits.Feed(setup, number, stick)
                     ),
                 ]
                 : [],

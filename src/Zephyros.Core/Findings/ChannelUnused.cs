@@ -1,6 +1,6 @@
+using Zephyros.Core.Edits;
 using Zephyros.Core.Model;
 using Zephyros.Core.Path;
-using Zephyros.Core.Setups;
 using Zephyros.Core.Units;
 
 namespace Zephyros.Core.Findings;

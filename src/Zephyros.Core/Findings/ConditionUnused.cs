@@ -1,6 +1,6 @@
+using Zephyros.Core.Edits;
 using Zephyros.Core.Model;
 using Zephyros.Core.Path;
-using Zephyros.Core.Setups;
 using Zephyros.Core.Units;
 
 namespace Zephyros.Core.Findings;
@@ -35,7 +35,7 @@ public sealed class ConditionUnused : IFindingRule
                     new Fix(
                         "remove",
                         "Removes the condition.",
-                        Edits.InModel(
+                        ModelEdits.InModel(
                             plan.Setup,
                             $"Remove “{condition.Label}”",
                             m => m with { Conditions = m.Conditions.Remove(id) }

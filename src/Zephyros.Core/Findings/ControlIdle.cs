@@ -1,5 +1,5 @@
+using Zephyros.Core.Edits;
 using Zephyros.Core.Path;
-using Zephyros.Core.Setups;
 using Zephyros.Core.Units;
 
 namespace Zephyros.Core.Findings;
@@ -32,7 +32,12 @@ public sealed class ControlIdle : IFindingRule
                     new Fix(
                         "unname",
                         "Takes the name away, so that the control counts as free.",
-                        Edits.InControl(plan.Setup, $"{control.Label} is free", use.Control, c => c with { Alias = "" })
+                        HandsEdits.InControl(
+                            plan.Setup,
+                            $"{control.Label} is free",
+                            use.Control,
+                            c => c with { Alias = "" }
+                        )
                     ),
                 ],
             };

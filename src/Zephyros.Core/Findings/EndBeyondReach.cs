@@ -1,3 +1,4 @@
+using Zephyros.Core.Edits;
 using Zephyros.Core.Model;
 using Zephyros.Core.Path;
 using Zephyros.Core.Setups;
@@ -77,7 +78,7 @@ public sealed class EndBeyondReach : IFindingRule
                 new Fix(
                     "hold",
                     $"Ends {held.Low} and {held.High}.",
-                    Edits.Leave(setup, $"Ends of {channel.Label} within reach", id, held)
+                    ModelEdits.SetOutput(setup, $"Ends of {channel.Label} within reach", id, held)
                 ),
             ],
         };
@@ -122,7 +123,7 @@ public sealed class EndBeyondReach : IFindingRule
                 new Fix(
                     "round",
                     $"Takes the nearest steps: {rounded.Low}, {rounded.Centre} and {rounded.High}.",
-                    Edits.Leave(setup, $"Ends of {channel.Label} on whole steps", id, rounded)
+                    ModelEdits.SetOutput(setup, $"Ends of {channel.Label} on whole steps", id, rounded)
                 ),
             ],
         };

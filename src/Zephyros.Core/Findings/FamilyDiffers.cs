@@ -1,3 +1,4 @@
+using Zephyros.Core.Edits;
 using Zephyros.Core.Path;
 using Zephyros.Core.Setups;
 using Zephyros.Core.Units;
@@ -42,7 +43,7 @@ public sealed class FamilyDiffers : IFindingRule
         new(
             "follow",
             $"Choose {subFamily} on the module, then bind again. Propellers off.",
-            Edits.InAir(
+            AirEdits.InAir(
                 setup,
                 $"{setup.Air.Modules[id].Label} speaks {subFamily}",
                 air => air with { Modules = air.Modules.SetItem(id, air.Modules[id] with { SubFamily = subFamily }) }

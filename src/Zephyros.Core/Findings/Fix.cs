@@ -1,4 +1,4 @@
-using Zephyros.Core.Setups;
+using Zephyros.Core.Setups.Patches;
 
 namespace Zephyros.Core.Findings;
 

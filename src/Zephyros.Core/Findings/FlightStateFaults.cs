@@ -1,5 +1,6 @@
 using Zephyros.Core.Model;
 using Zephyros.Core.Path;
+using Zephyros.Core.Path.States;
 using Zephyros.Core.Units;
 
 namespace Zephyros.Core.Findings;

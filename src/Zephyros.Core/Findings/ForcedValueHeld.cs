@@ -1,5 +1,5 @@
+using Zephyros.Core.Edits;
 using Zephyros.Core.Path;
-using Zephyros.Core.Setups;
 using Zephyros.Core.Units;
 
 namespace Zephyros.Core.Findings;
@@ -42,7 +42,12 @@ public sealed class ForcedValueHeld : IFindingRule
                     new Fix(
                         "widen",
                         $"Widens the ends of {channel.Label} to {wider.Low} and {wider.High}; the low end is then no longer raised.",
-                        Edits.Leave(setup, $"Ends of {channel.Label} let {forced.Label} pass", forced.Channel, wider)
+                        ModelEdits.SetOutput(
+                            setup,
+                            $"Ends of {channel.Label} let {forced.Label} pass",
+                            forced.Channel,
+                            wider
+                        )
                     ),
                 ],
             };

@@ -1,4 +1,5 @@
 using System.Collections.Immutable;
+using Zephyros.Core.Edits;
 using Zephyros.Core.Model;
 using Zephyros.Core.Model.Logic;
 using Zephyros.Core.Path;
@@ -85,7 +86,7 @@ public sealed class ImplausibleLimit : IFindingRule
             yield return new Fix(
                 factor < 1 ? "tenth" : "tenfold",
                 $"Takes {name} of it: {sensor.Words(limit)}.",
-                Edits.InModel(
+                ModelEdits.InModel(
                     setup,
                     $"Limit {sensor.Words(limit)} for “{condition.Label}”",
                     m => m with { Conditions = m.Conditions.SetItem(id, changed) }

@@ -1,3 +1,4 @@
+using Zephyros.Core.Edits;
 using Zephyros.Core.Hands;
 using Zephyros.Core.Model;
 using Zephyros.Core.Path;
@@ -76,7 +77,7 @@ public sealed class LimiterTooLow : IFindingRule
                 new Fix(
                     "raise",
                     $"{name} limits between {Figures.Plain(Useful)} and {Figures.Plain(top)} %.",
-                    Edits.InModel(
+                    ModelEdits.InModel(
                         setup,
                         $"Limiter {Figures.Plain(Useful)} to {Figures.Plain(top)} %",
                         m => With(m, channelId, stepId, mended)

@@ -1,8 +1,9 @@
 using Zephyros.Core.Air;
+using Zephyros.Core.Edits;
 using Zephyros.Core.Hands;
 using Zephyros.Core.Model.Running;
 using Zephyros.Core.Path;
-using Zephyros.Core.Setups;
+using Zephyros.Core.Path.Budgets;
 using Zephyros.Core.Units;
 
 namespace Zephyros.Core.Findings;
@@ -67,7 +68,7 @@ public sealed class LinkStepsTooFew : IFindingRule
             yield return new Fix(
                 $"channel-{number.Value}",
                 $"{number} has a step for each position; what the board watches goes along.",
-                Edits.MoveChannel(setup, channel.Id, number)
+                ModelEdits.MoveChannel(setup, channel.Id, number)
             );
     }
 }

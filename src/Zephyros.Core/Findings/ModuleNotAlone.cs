@@ -1,5 +1,5 @@
+using Zephyros.Core.Edits;
 using Zephyros.Core.Path;
-using Zephyros.Core.Setups;
 using Zephyros.Core.Units;
 
 namespace Zephyros.Core.Findings;
@@ -36,7 +36,7 @@ public sealed class ModuleNotAlone : IFindingRule
                 .. modules.Select(m => new Fix(
                     $"only-{m.Key}",
                     $"{m.Value.Label} on, every other one off. Do the same on the transmitter.",
-                    Edits.ModuleOn(plan.Setup, m.Key)
+                    AirEdits.ModuleOn(plan.Setup, m.Key)
                 )),
             ],
         };

@@ -1,3 +1,4 @@
+using Zephyros.Core.Edits;
 using Zephyros.Core.Model;
 using Zephyros.Core.Path;
 using Zephyros.Core.Setups;
@@ -33,7 +34,7 @@ public sealed class OverrideNotEnabled : IFindingRule
                 new Fix(
                     "enable",
                     "Enables it. Look at the channel in the dock afterwards.",
-                    Edits.InModel(
+                    ModelEdits.InModel(
                         setup,
                         $"Enable {forced.Label}",
                         m => m with { Overrides = m.Overrides.SetItem(id, forced with { Enabled = true }) }
@@ -42,7 +43,11 @@ public sealed class OverrideNotEnabled : IFindingRule
                 new Fix(
                     "remove",
                     "Removes it for good.",
-                    Edits.InModel(setup, $"Remove {forced.Label}", m => m with { Overrides = m.Overrides.Remove(id) })
+                    ModelEdits.InModel(
+                        setup,
+                        $"Remove {forced.Label}",
+                        m => m with { Overrides = m.Overrides.Remove(id) }
+                    )
                 ),
             ],
         };

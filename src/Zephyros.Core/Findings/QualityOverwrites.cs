@@ -1,6 +1,7 @@
 using Zephyros.Core.Board;
+using Zephyros.Core.Edits;
 using Zephyros.Core.Path;
-using Zephyros.Core.Setups;
+using Zephyros.Core.Path.Budgets;
 using Zephyros.Core.Units;
 
 namespace Zephyros.Core.Findings;
@@ -62,7 +63,7 @@ public sealed class QualityOverwrites : IFindingRule
                     .Select(c => new Fix(
                         $"channel-{c.Value}",
                         $"Set the receiver to {c}, and let the board read it on AUX {c.Aux}.",
-                        Edits.QualityByReceiver(setup, c)
+                        QualityEdits.ByReceiver(setup, c)
                     )),
             ],
         };

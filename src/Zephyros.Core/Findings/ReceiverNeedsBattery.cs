@@ -1,6 +1,6 @@
 using Zephyros.Core.Board;
+using Zephyros.Core.Edits;
 using Zephyros.Core.Path;
-using Zephyros.Core.Setups;
 using Zephyros.Core.Units;
 
 namespace Zephyros.Core.Findings;
@@ -33,7 +33,11 @@ public sealed class ReceiverNeedsBattery : IFindingRule
                     .Of(setup.Board, plan.Wire)
                     .Where(c => c.Fit != PortFit.Impossible && setup.Board.Ports[c.Port].UsbPower)
                     .Take(2)
-                    .Select(c => new Fix($"move-{c.Port}", string.Join(" ", c.Steps), Edits.ReceiverOn(setup, c.Port))),
+                    .Select(c => new Fix(
+                        $"move-{c.Port}",
+                        string.Join(" ", c.Steps),
+                        WireEdits.ReceiverOn(setup, c.Port)
+                    )),
             ],
         };
     }

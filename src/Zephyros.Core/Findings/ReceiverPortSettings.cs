@@ -1,5 +1,5 @@
+using Zephyros.Core.Edits;
 using Zephyros.Core.Path;
-using Zephyros.Core.Setups;
 using Zephyros.Core.Units;
 
 namespace Zephyros.Core.Findings;
@@ -56,7 +56,7 @@ public sealed class ReceiverPortSettings : IFindingRule
                 new(
                     "as-soldered",
                     "Set it so on the board, save, let it restart, and read it back.",
-                    Edits.ReceiverSetOnly(plan.Setup, inBoard ? null : board.ReceiverPort)
+                    WireEdits.ReceiverSetOnly(plan.Setup, inBoard ? null : board.ReceiverPort)
                 ),
             ],
         };

@@ -1,6 +1,6 @@
 using Zephyros.Core.Board;
+using Zephyros.Core.Edits;
 using Zephyros.Core.Path;
-using Zephyros.Core.Setups;
 using Zephyros.Core.Units;
 
 namespace Zephyros.Core.Findings;
@@ -33,7 +33,11 @@ public sealed class ReceiverPortUnfit : IFindingRule
                 .. choices
                     .Where(c => c.Fit != PortFit.Impossible)
                     .Take(3)
-                    .Select(c => new Fix($"move-{c.Port}", string.Join(" ", c.Steps), Edits.ReceiverOn(setup, c.Port))),
+                    .Select(c => new Fix(
+                        $"move-{c.Port}",
+                        string.Join(" ", c.Steps),
+                        WireEdits.ReceiverOn(setup, c.Port)
+                    )),
             ],
         };
     }

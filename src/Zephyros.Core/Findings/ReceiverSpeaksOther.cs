@@ -1,5 +1,5 @@
+using Zephyros.Core.Edits;
 using Zephyros.Core.Path;
-using Zephyros.Core.Setups;
 using Zephyros.Core.Units;
 using Zephyros.Core.Wire;
 
@@ -30,12 +30,12 @@ public sealed class ReceiverSpeaksOther : IFindingRule
                 new(
                     "receiver",
                     $"Set the receiver to {plan.Wire.Name}.",
-                    Edits.ReceiverSpeaks(setup, setup.Wire.Format)
+                    WireEdits.ReceiverSpeaks(setup, setup.Wire.Format)
                 ),
                 new(
                     "board",
                     $"Set the board to {speaks.Describe().Name}, save, and let it restart.",
-                    Edits.SpeakFormat(setup, speaks)
+                    WireEdits.SpeakFormat(setup, speaks)
                 ),
             ],
         };

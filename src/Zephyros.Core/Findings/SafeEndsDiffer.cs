@@ -1,6 +1,7 @@
 using Zephyros.Core.Hands;
 using Zephyros.Core.Path;
 using Zephyros.Core.Setups;
+using Zephyros.Core.Setups.Patches;
 using Zephyros.Core.Units;
 
 namespace Zephyros.Core.Findings;

@@ -1,3 +1,4 @@
+using Zephyros.Core.Edits;
 using Zephyros.Core.Model;
 using Zephyros.Core.Path;
 using Zephyros.Core.Setups;
@@ -42,7 +43,7 @@ public sealed class StateCellForgotten : IFindingRule
                     .Select(s => new Fix(
                         $"as-{s.Key}",
                         $"Sends there what {s.Value.Label} sends.",
-                        Edits.InModel(
+                        ModelEdits.InModel(
                             setup,
                             $"{channel.Label} in {state} as in {s.Value.Label}",
                             m =>

@@ -1,7 +1,7 @@
+using Zephyros.Core.Edits;
 using Zephyros.Core.Hands;
 using Zephyros.Core.Model;
 using Zephyros.Core.Path;
-using Zephyros.Core.Setups;
 using Zephyros.Core.Units;
 
 namespace Zephyros.Core.Findings;
@@ -37,7 +37,7 @@ public sealed class StickNotSent : IFindingRule
                     new Fix(
                         "feed",
                         $"Channel {number.Value} takes {axis.Word()}.",
-                        Edits.Feed(setup, number, setup.Transmitter.StickOf(axis)!)
+                        ModelEdits.Feed(setup, number, setup.Transmitter.StickOf(axis)!)
                     ),
                 ],
             };

@@ -1,7 +1,7 @@
+using Zephyros.Core.Edits;
 using Zephyros.Core.Hands;
-using Zephyros.Core.Measure;
+using Zephyros.Core.Measure.Routines;
 using Zephyros.Core.Path;
-using Zephyros.Core.Setups;
 using Zephyros.Core.Units;
 
 namespace Zephyros.Core.Findings;
@@ -39,7 +39,7 @@ public sealed class StickReversed : IFindingRule
                     new(
                         "straight",
                         "The value leaves as it comes.",
-                        Edits.Leave(
+                        ModelEdits.SetOutput(
                             plan.Setup,
                             $"{channel.Channel.Label} runs straight",
                             channel.Id,

@@ -1,7 +1,7 @@
+using Zephyros.Core.Edits;
 using Zephyros.Core.Hands;
 using Zephyros.Core.Model;
 using Zephyros.Core.Path;
-using Zephyros.Core.Setups;
 using Zephyros.Core.Units;
 
 namespace Zephyros.Core.Findings;
@@ -34,7 +34,14 @@ public sealed class ThrottleNeverLow : IFindingRule
         var limit = new Microseconds(Math.Ceiling(lowest.Value + Above));
         var fixes =
             limit.Value <= Microseconds.Neutral.Value
-                ? [new Fix("limit", "Puts the limit 10 µs above the low end.", Edits.LimitThrottleLow(setup, limit))]
+                ?
+                [
+                    new Fix(
+                        "limit",
+                        "Puts the limit 10 µs above the low end.",
+                        BoardEdits.LimitThrottleLow(setup, limit)
+                    ),
+                ]
                 : Array.Empty<Fix>();
         yield return new Finding
         {

@@ -1,5 +1,6 @@
 using Zephyros.Core.Hands;
-using Zephyros.Core.Measure;
+using Zephyros.Core.Measure.Routines;
+using Zephyros.Core.Measure.Sweeps;
 using Zephyros.Core.Path;
 using Zephyros.Core.Units;
 

@@ -1,5 +1,5 @@
+using Zephyros.Core.Edits;
 using Zephyros.Core.Path;
-using Zephyros.Core.Setups;
 using Zephyros.Core.Units;
 
 namespace Zephyros.Core.Findings;
@@ -32,7 +32,7 @@ public sealed class TrimLeftOn : IFindingRule
                     new Fix(
                         "zero",
                         "Puts the trim back to zero.",
-                        Edits.InModel(setup, $"Trim of {name} to zero", m => m with { Trims = m.Trims.Remove(id) })
+                        ModelEdits.InModel(setup, $"Trim of {name} to zero", m => m with { Trims = m.Trims.Remove(id) })
                     ),
                 ],
             };

@@ -1,5 +1,7 @@
+using Zephyros.Core.Edits;
 using Zephyros.Core.Hands;
 using Zephyros.Core.Path;
+using Zephyros.Core.Path.PowerOn;
 using Zephyros.Core.Setups;
 using Zephyros.Core.Units;
 
@@ -44,7 +46,7 @@ public sealed class UnquietStart : IFindingRule
             yield return new Fix(
                 "safe",
                 "Its start position becomes the safe one.",
-                Edits.InControl(setup, $"{control.Name} starts safe", id, _ => quiet)
+                HandsEdits.InControl(setup, $"{control.Name} starts safe", id, _ => quiet)
             );
     }
 }

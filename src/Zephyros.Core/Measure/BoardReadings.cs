@@ -1,3 +1,7 @@
+using Zephyros.Core.Measure.Positions;
+using Zephyros.Core.Measure.Sweeps;
+using Zephyros.Core.Measure.Wiggles;
+
 namespace Zephyros.Core.Measure;
 
 /// <summary>What was read off a board.</summary>

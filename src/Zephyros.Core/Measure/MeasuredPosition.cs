@@ -1,4 +1,5 @@
 using Zephyros.Core.Board;
+using Zephyros.Core.Measure.Positions;
 using Zephyros.Core.Units;
 
 namespace Zephyros.Core.Measure;

@@ -3,6 +3,7 @@ using Zephyros.Core.Board;
 using Zephyros.Core.Hands;
 using Zephyros.Core.Model;
 using Zephyros.Core.Model.Running;
+using Zephyros.Core.Path.Controls;
 using Zephyros.Core.Setups;
 using Zephyros.Core.Units;
 using Zephyros.Core.Wire;

@@ -1,3 +1,5 @@
+using Zephyros.Core.Proof.Replay;
+
 namespace Zephyros.Core.Proof;
 
 /// <summary>What came of a promise.</summary>

@@ -1,3 +1,6 @@
+using Zephyros.Core.Proof.Promises;
+using Zephyros.Core.Proof.Tables;
+
 namespace Zephyros.Core.Proof;
 
 /// <summary>What of a setup a check looks at; checks that look at the same share their tables.</summary>

@@ -6,6 +6,7 @@ using Zephyros.Core.Model;
 using Zephyros.Core.Model.Running;
 using Zephyros.Core.Model.Running.Ranges;
 using Zephyros.Core.Path;
+using Zephyros.Core.Proof.Cells;
 using Zephyros.Core.Units;
 
 namespace Zephyros.Core.Proof;

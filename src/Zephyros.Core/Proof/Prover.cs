@@ -1,6 +1,13 @@
 using System.Diagnostics;
 using Zephyros.Core.Board;
 using Zephyros.Core.Path;
+using Zephyros.Core.Path.PowerOn;
+using Zephyros.Core.Proof.Cells;
+using Zephyros.Core.Proof.Promises;
+using Zephyros.Core.Proof.Reduced;
+using Zephyros.Core.Proof.Replay;
+using Zephyros.Core.Proof.Search;
+using Zephyros.Core.Proof.Throttle;
 using Zephyros.Core.Units;
 
 namespace Zephyros.Core.Proof;

@@ -2,6 +2,8 @@ using Zephyros.Core.Board;
 using Zephyros.Core.Hands;
 using Zephyros.Core.Model;
 using Zephyros.Core.Path;
+using Zephyros.Core.Proof.Promises;
+using Zephyros.Core.Proof.Situations;
 
 namespace Zephyros.Core.Proof;
 

@@ -1,5 +1,6 @@
 using System.Globalization;
 using Zephyros.Core.Setups;
+using Zephyros.Core.Setups.Validation;
 
 namespace Zephyros.Core.ReadyMade;
 

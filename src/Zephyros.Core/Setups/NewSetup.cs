@@ -1,6 +1,8 @@
 using System.Collections.Immutable;
 using Zephyros.Core.Air;
 using Zephyros.Core.Board;
+using Zephyros.Core.Craft;
+using Zephyros.Core.Edits;
 using Zephyros.Core.Hands;
 using Zephyros.Core.Model;
 using Zephyros.Core.Units;
@@ -31,7 +33,7 @@ public static class NewSetup
         {
             Format = Setup.FormatName,
             Version = Setup.CurrentVersion,
-            Craft = new Craft
+            Craft = new CraftDescription
             {
                 Name = name,
                 Summary = "",

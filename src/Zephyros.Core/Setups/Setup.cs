@@ -3,6 +3,7 @@ using System.ComponentModel;
 using System.ComponentModel.DataAnnotations;
 using Zephyros.Core.Air;
 using Zephyros.Core.Board;
+using Zephyros.Core.Craft;
 using Zephyros.Core.Hands;
 using Zephyros.Core.Model;
 using Zephyros.Core.Wire;
@@ -30,7 +31,7 @@ public sealed record Setup
 
     /// <summary>The craft.</summary>
     [Description("The craft.")]
-    public required Craft Craft { get; init; }
+    public required CraftDescription Craft { get; init; }
 
     /// <summary>The transmitter, as a snapshot.</summary>
     [Description("The transmitter with its controls, as a snapshot.")]

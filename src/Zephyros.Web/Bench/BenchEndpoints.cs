@@ -11,12 +11,12 @@ internal static class BenchEndpoints
     public static void Map(RouteGroupBuilder setups)
     {
         setups.MapGet("/{id}/bench", Look).WithName("GetBench").Finds<BenchMessage>();
-        setups.MapGet("/{id}/truth", Truth).WithName("GetTruth").Finds<ChannelTruth[]>();
+        setups.MapGet("/{id}/station-comparison", Compare).WithName("CompareStations").Finds<ComparedChannel[]>();
     }
 
     private static IResult Look(string id, string? follow, BenchRooms rooms) =>
         rooms.Enter(id) is { } room ? TypedResults.Ok(room.Look(follow ?? "throttle")) : Saving.NoSetup(id);
 
-    private static IResult Truth(string id, BenchRooms rooms) =>
-        rooms.Enter(id) is { } room ? TypedResults.Ok(room.Do(run => run.Truth().ToArray())) : Saving.NoSetup(id);
+    private static IResult Compare(string id, BenchRooms rooms) =>
+        rooms.Enter(id) is { } room ? TypedResults.Ok(room.Do(run => run.Comparison().ToArray())) : Saving.NoSetup(id);
 }

@@ -1,6 +1,6 @@
 using System.Runtime.CompilerServices;
 using Microsoft.AspNetCore.SignalR;
-using Zephyros.Core.Measure;
+using Zephyros.Core.Measure.Routines;
 using Zephyros.Storage;
 using Zephyros.Web.Contracts;
 

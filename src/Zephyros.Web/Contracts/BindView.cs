@@ -1,4 +1,4 @@
-using Zephyros.Core.Procedure;
+using Zephyros.Core.Evidence;
 using Zephyros.Core.Setups;
 using Zephyros.Storage;
 

@@ -1,6 +1,7 @@
 using Zephyros.Core.Captures;
-using Zephyros.Core.Measure;
+using Zephyros.Core.Measure.Routines;
 using Zephyros.Core.Setups;
+using Zephyros.Core.Setups.Patches;
 using Zephyros.Core.Units;
 using Zephyros.Core.Wire;
 

@@ -1,5 +1,5 @@
-using Zephyros.Core.Measure;
-using Zephyros.Core.Setups;
+using Zephyros.Core.Measure.Sweeps;
+using Zephyros.Core.Setups.Patches;
 
 namespace Zephyros.Web.Contracts;
 

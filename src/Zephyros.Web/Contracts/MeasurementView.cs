@@ -1,4 +1,4 @@
-using Zephyros.Core.Procedure;
+using Zephyros.Core.Evidence;
 
 namespace Zephyros.Web.Contracts;
 

@@ -1,4 +1,4 @@
-using Zephyros.Core.Measure;
+using Zephyros.Core.Measure.Positions;
 
 namespace Zephyros.Web.Contracts;
 

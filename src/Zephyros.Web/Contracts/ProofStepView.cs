@@ -1,5 +1,5 @@
 using Zephyros.Core.Board;
-using Zephyros.Core.Path;
+using Zephyros.Core.Path.Trace;
 
 namespace Zephyros.Web.Contracts;
 

@@ -1,4 +1,4 @@
-using Zephyros.Core.Path;
+using Zephyros.Core.Path.Budgets;
 using Zephyros.Core.Setups;
 
 namespace Zephyros.Web.Contracts;

@@ -2,6 +2,10 @@ using Zephyros.Core.Air;
 using Zephyros.Core.Board;
 using Zephyros.Core.Model;
 using Zephyros.Core.Path;
+using Zephyros.Core.Path.Budgets;
+using Zephyros.Core.Path.Controls;
+using Zephyros.Core.Path.PowerOn;
+using Zephyros.Core.Path.States;
 using Zephyros.Core.Setups;
 using Zephyros.Core.Wire;
 
@@ -68,7 +72,7 @@ public sealed record SetupView(
             ChannelOrder.Of(setup.Model, setup.Transmitter),
             StickOrder.All,
             rows,
-            Core.Measure.MeasuredRows.Among(plan, rows),
+            Core.Measure.Positions.MeasuredRows.Among(plan, rows),
             plan.Uses,
             PowerOnCheck.Of(plan),
             ChainView.Of(setup.Model, words),

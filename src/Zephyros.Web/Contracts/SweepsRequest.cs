@@ -1,6 +1,6 @@
 using System.Collections.Immutable;
 using Zephyros.Core.Hands;
-using Zephyros.Core.Measure;
+using Zephyros.Core.Measure.Sweeps;
 
 namespace Zephyros.Web.Contracts;
 

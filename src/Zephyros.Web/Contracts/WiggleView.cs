@@ -1,4 +1,4 @@
-using Zephyros.Core.Measure;
+using Zephyros.Core.Measure.Wiggles;
 
 namespace Zephyros.Web.Contracts;
 

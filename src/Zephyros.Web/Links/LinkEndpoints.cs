@@ -1,7 +1,10 @@
 using Microsoft.AspNetCore.Mvc;
 using Zephyros.Core.Air;
-using Zephyros.Core.Procedure;
+using Zephyros.Core.Edits;
+using Zephyros.Core.Evidence;
 using Zephyros.Core.Setups;
+using Zephyros.Core.Setups.Patches;
+using Zephyros.Core.Setups.Validation;
 using Zephyros.Core.Units;
 using Zephyros.Storage;
 using Zephyros.Web.Contracts;
@@ -127,7 +130,7 @@ internal static class LinkEndpoints
         var profile = All(store).Select(p => p.Profile).FirstOrDefault(p => p.Id == wish.Profile);
         if (profile is null || wish.Mode >= profile.Modes.Length)
             return Problem.NotFound($"There is no mode {wish.Mode} of a profile \"{wish.Profile}\".");
-        return saving.Edit(context, id, setup => Edits.UseProfile(setup, profile, profile.Modes[wish.Mode]));
+        return saving.Edit(context, id, setup => AirEdits.UseProfile(setup, profile, profile.Modes[wish.Mode]));
     }
 
     private static async Task<IResult> QualityAsync(
@@ -147,12 +150,12 @@ internal static class LinkEndpoints
     private static SetupEdit? Quality(Setup setup, QualityRequest wish)
     {
         var number = new ChannelNumber(wish.Channel);
-        var free = Core.Path.QualityChannels.Free(setup).Any(c => c.Channel == number);
+        var free = Core.Path.Budgets.QualityChannels.Free(setup).Any(c => c.Channel == number);
         return wish switch
         {
             _ when !free => null,
-            { Way: QualityWay.Receiver } => Edits.QualityByReceiver(setup, number),
-            { Sensor: { } sensor } when setup.Model.Sensors.ContainsKey(sensor) => Edits.QualityByTransmitter(
+            { Way: QualityWay.Receiver } => QualityEdits.ByReceiver(setup, number),
+            { Sensor: { } sensor } when setup.Model.Sensors.ContainsKey(sensor) => QualityEdits.ByTransmitter(
                 setup,
                 number,
                 sensor

@@ -1,7 +1,14 @@
 using Zephyros.Core.Measure;
+using Zephyros.Core.Measure.BesidePlan;
+using Zephyros.Core.Measure.Positions;
+using Zephyros.Core.Measure.Routines;
+using Zephyros.Core.Measure.Sweeps;
+using Zephyros.Core.Measure.Wiggles;
 using Zephyros.Core.Model;
 using Zephyros.Core.Path;
 using Zephyros.Core.Setups;
+using Zephyros.Core.Setups.Patches;
+using Zephyros.Core.Setups.Validation;
 using Zephyros.Storage;
 using Zephyros.Web.Captures;
 using Zephyros.Web.Contracts;
@@ -22,7 +29,7 @@ internal static class MeasureEndpoints
         Question<TypedRoutineRequest, RoutineState>(setups, "typed-routine", "FollowTyped", Typed);
         setups
             .MapPost(
-                "/{id}/measured-ways",
+                "/{id}/plan-comparison",
                 (HttpContext context, string id, string? capture, SetupStore store, CaptureShelf shelf) =>
                     Asking.AnswerAsync<BoardReadings>(
                         context,
@@ -114,6 +121,6 @@ internal static class MeasureEndpoints
         var recording = capture is null ? null : shelf.Find(capture);
         return capture is not null && recording is null
             ? CaptureEndpoints.PutAway()
-            : TypedResults.Ok(MeasuredWays.Of(SignalPlan.Compile(setup), recording, readings));
+            : TypedResults.Ok(PlanComparison.Of(SignalPlan.Compile(setup), recording, readings));
     }
 }

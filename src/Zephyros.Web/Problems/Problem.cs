@@ -1,5 +1,5 @@
 using Microsoft.AspNetCore.Mvc;
-using Zephyros.Core.Setups;
+using Zephyros.Core.Setups.Validation;
 
 namespace Zephyros.Web.Problems;
 

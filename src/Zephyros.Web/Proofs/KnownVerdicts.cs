@@ -3,6 +3,7 @@ using System.Text;
 using Microsoft.Extensions.Caching.Memory;
 using Zephyros.Core.Proof;
 using Zephyros.Core.Setups;
+using Zephyros.Core.Setups.Patches;
 
 namespace Zephyros.Web.Proofs;
 

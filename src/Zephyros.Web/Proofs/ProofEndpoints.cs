@@ -1,6 +1,10 @@
-using Zephyros.Core.Judgement;
+using Zephyros.Core.Edits;
+using Zephyros.Core.Fixes;
 using Zephyros.Core.Path;
 using Zephyros.Core.Proof;
+using Zephyros.Core.Proof.Export;
+using Zephyros.Core.Proof.Promises;
+using Zephyros.Core.Proof.Replay;
 using Zephyros.Core.Setups;
 using Zephyros.Storage;
 using Zephyros.Web.Bench;
@@ -119,7 +123,7 @@ internal static class ProofEndpoints
             return NoPromise(code);
         var note = wish.Note.Trim();
         var setting = wish.On && note.Length == 0 ? null : new PromiseSetting { On = wish.On, Note = note };
-        return saving.Edit(context, id, setup => Edits.DecidePromise(setup, code, promise.Name, setting));
+        return saving.Edit(context, id, setup => DecisionEdits.DecidePromise(setup, code, promise.Name, setting));
     }
 
     private static Promise? Find(string code) => PromiseList.All.FirstOrDefault(p => p.Code == code);

@@ -1,6 +1,7 @@
 using System.Diagnostics;
 using Zephyros.Core.Path;
 using Zephyros.Core.Proof;
+using Zephyros.Core.Proof.Promises;
 using Zephyros.Core.Setups;
 using Zephyros.Storage;
 using Zephyros.Web.Contracts;

@@ -1,5 +1,6 @@
 using Zephyros.Core.Hands;
-using Zephyros.Core.Proof;
+using Zephyros.Core.Proof.Cells;
+using Zephyros.Core.Proof.Replay;
 using Zephyros.Core.Setups;
 using Zephyros.Web.Contracts;
 

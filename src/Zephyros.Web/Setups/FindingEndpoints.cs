@@ -1,6 +1,6 @@
+using Zephyros.Core.Edits;
 using Zephyros.Core.Findings;
-using Zephyros.Core.Judgement;
-using Zephyros.Core.Setups;
+using Zephyros.Core.Symptoms;
 using Zephyros.Storage;
 using Zephyros.Web.Contracts;
 
@@ -54,7 +54,7 @@ internal static class FindingEndpoints
             id,
             setup =>
                 Find(findings.Of(setup), key) is { MayBeJustified: true }
-                    ? Edits.Justify(setup, key, wish.Note.Trim())
+                    ? DecisionEdits.Justify(setup, key, wish.Note.Trim())
                     : null
         );
     }

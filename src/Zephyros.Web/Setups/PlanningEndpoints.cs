@@ -1,5 +1,8 @@
+using Zephyros.Core.Edits;
 using Zephyros.Core.ReadyMade;
 using Zephyros.Core.Setups;
+using Zephyros.Core.Setups.Patches;
+using Zephyros.Core.Setups.Validation;
 using Zephyros.Storage;
 using Zephyros.Web.Contracts;
 using Zephyros.Web.Problems;

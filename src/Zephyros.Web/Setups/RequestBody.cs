@@ -1,5 +1,6 @@
 using System.Text.Json;
-using Zephyros.Core.Setups;
+using Zephyros.Core.Setups.Json;
+using Zephyros.Core.Setups.Validation;
 using Zephyros.Web.Problems;
 
 namespace Zephyros.Web.Setups;

@@ -1,6 +1,6 @@
 using System.Text;
 using System.Text.Json;
-using Zephyros.Core.Setups;
+using Zephyros.Core.Setups.Json;
 using Zephyros.Storage;
 using Zephyros.Web.Problems;
 

@@ -1,5 +1,7 @@
 using System.Globalization;
 using Zephyros.Core.Setups;
+using Zephyros.Core.Setups.Patches;
+using Zephyros.Core.Setups.Validation;
 using Zephyros.Storage;
 using Zephyros.Web.Bench;
 using Zephyros.Web.Contracts;

@@ -1,5 +1,9 @@
+using Zephyros.Core.Edits;
 using Zephyros.Core.Model;
 using Zephyros.Core.Setups;
+using Zephyros.Core.Setups.Json;
+using Zephyros.Core.Setups.Patches;
+using Zephyros.Core.Setups.Validation;
 using Zephyros.Storage;
 using Zephyros.Web.Contracts;
 using Zephyros.Web.Problems;
@@ -158,7 +162,7 @@ internal static class SetupEndpoints
             return Saving.NoSetup(id);
         if (!StickOrder.TryParse(order, out var wanted, out var problem))
             return Problem.Invalid("No channel order", [new SetupProblem("/order", problem)]);
-        return Edits.SendOrder(stored.Setup, wanted) is { } edit
+        return ModelEdits.SendOrder(stored.Setup, wanted) is { } edit
             ? TypedResults.Ok(edit)
             : Problem.Of(
                 StatusCodes.Status409Conflict,

@@ -5,7 +5,7 @@ using Microsoft.AspNetCore.OpenApi;
 using Microsoft.OpenApi;
 using Zephyros.Core.Model;
 using Zephyros.Core.Model.Logic;
-using Zephyros.Core.Setups;
+using Zephyros.Core.Setups.Json;
 using Zephyros.Core.Units;
 
 namespace Zephyros.Web.Start;

@@ -1,4 +1,5 @@
 using Zephyros.Core.Air;
+using Zephyros.Core.Edits;
 using Zephyros.Core.Findings;
 using Zephyros.Core.Path;
 using Zephyros.Core.Setups;
@@ -14,7 +15,7 @@ public sealed class LinkProfileTests
         foreach (var mode in profile.Modes)
         foreach (var setup in new[] { Demo.Plain, Demo.Sandpiper, Demo.Gannet, Demo.Wren })
         {
-            var outcome = Edits.UseProfile(setup, profile, mode).ApplyTo(setup);
+            var outcome = AirEdits.UseProfile(setup, profile, mode).ApplyTo(setup);
             Assert.Empty(outcome.Problems);
             var after = outcome.Setup!;
             Assert.Equal(

@@ -1,7 +1,10 @@
 using Zephyros.Core.Bench;
+using Zephyros.Core.Edits;
 using Zephyros.Core.Model;
 using Zephyros.Core.Path;
 using Zephyros.Core.Proof;
+using Zephyros.Core.Proof.Promises;
+using Zephyros.Core.Proof.Replay;
 using Zephyros.Core.Setups;
 using Zephyros.Core.Tests.Proof;
 using Zephyros.Core.Units;

@@ -1,6 +1,7 @@
 using Zephyros.Core.Bench;
 using Zephyros.Core.Hands;
 using Zephyros.Core.Measure;
+using Zephyros.Core.Measure.Positions;
 using Zephyros.Core.Units;
 
 namespace Zephyros.Core.Tests.Bench;

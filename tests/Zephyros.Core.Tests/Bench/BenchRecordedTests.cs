@@ -1,6 +1,6 @@
 using System.Text.Json.Nodes;
 using Zephyros.Core.Bench;
-using Zephyros.Core.Setups;
+using Zephyros.Core.Setups.Patches;
 using Zephyros.Core.Units;
 
 namespace Zephyros.Core.Tests.Bench;
@@ -76,7 +76,7 @@ public sealed class BenchRecordedTests
             foreach (var (member, value) in picture)
                 if (CanonicalJson.Write(value) is var told && before.GetValueOrDefault(member) != told)
                     yield return $"  {member} {before[member] = told}";
-            yield return $"  truth {Recorded.Told(bench.Truth())}";
+            yield return $"  compared {Recorded.Told(bench.Comparison())}";
         }
     }
 }

@@ -1,5 +1,6 @@
 using CsCheck;
 using Zephyros.Core.Bench;
+using Zephyros.Core.Edits;
 using Zephyros.Core.Model;
 using Zephyros.Core.Setups;
 using Zephyros.Core.Units;
@@ -107,7 +108,7 @@ public sealed class BenchRunTests
         var bench = Settled(Demo.Sandpiper);
         bench.Move(Throttle, 40);
         Say(bench);
-        bench.Replace(Edits.SendOrder(Demo.Sandpiper, StickOrder.Parse("AETR"))!.ApplyTo(Demo.Sandpiper).Setup!);
+        bench.Replace(ModelEdits.SendOrder(Demo.Sandpiper, StickOrder.Parse("AETR"))!.ApplyTo(Demo.Sandpiper).Setup!);
         Assert.True(bench.Board.HasSignal);
         Say(bench);
         Assert.Equal("throttle", bench.Snapshot(Throttle).Trace.Stops[4].Figure);

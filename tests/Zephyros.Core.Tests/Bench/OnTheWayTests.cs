@@ -1,6 +1,6 @@
 using Zephyros.Core.Air;
 using Zephyros.Core.Bench;
-using Zephyros.Core.Path;
+using Zephyros.Core.Path.Trace;
 using Zephyros.Core.Setups;
 using Zephyros.Core.Units;
 

@@ -1,6 +1,7 @@
 using Zephyros.Core.Air;
 using Zephyros.Core.Bench;
 using Zephyros.Core.Board;
+using Zephyros.Core.Edits;
 using Zephyros.Core.Setups;
 using Zephyros.Core.Units;
 
@@ -81,7 +82,7 @@ public sealed class RadioWayTests
     [InlineData(ReceiverLoss.Preset)]
     public void A_quality_that_the_receiver_puts_in_falls_when_the_transmitter_goes_off(ReceiverLoss loss)
     {
-        var setup = Edits.QualityByReceiver(Demo.Plain, new ChannelNumber(8)).ApplyTo(Demo.Plain).Setup!;
+        var setup = QualityEdits.ByReceiver(Demo.Plain, new ChannelNumber(8)).ApplyTo(Demo.Plain).Setup!;
         var bench = new BenchRun(setup.WithAir(a => a with { OnLoss = loss }));
         bench.AdvanceTo(TimeSpan.FromSeconds(1));
         Assert.Equal(2012, bench.Snapshot("throttle").Received[7].Value, 0.7);

@@ -1,5 +1,6 @@
 using Zephyros.Core.Bench;
 using Zephyros.Core.Captures;
+using Zephyros.Core.Edits;
 using Zephyros.Core.Setups;
 using Zephyros.Core.Units;
 using Zephyros.Core.Wire;
@@ -57,7 +58,7 @@ public sealed class CapturesRecordedTests
     }
 
     private static Setup Speaking(WireFormat format) =>
-        Edits.SpeakFormat(Demo.Plain, format).ApplyTo(Demo.Plain).Setup!;
+        WireEdits.SpeakFormat(Demo.Plain, format).ApplyTo(Demo.Plain).Setup!;
 
     private static IEnumerable<string> Told(CaptureVerdict verdict)
     {

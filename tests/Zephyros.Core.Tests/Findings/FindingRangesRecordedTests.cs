@@ -5,6 +5,7 @@ using Zephyros.Core.Hands;
 using Zephyros.Core.Model;
 using Zephyros.Core.Model.Logic;
 using Zephyros.Core.Setups;
+using Zephyros.Core.Setups.Validation;
 using Zephyros.Core.Wire;
 using static Zephyros.Core.Tests.Build;
 using static Zephyros.Core.Tests.Findings.PlantedFaults;

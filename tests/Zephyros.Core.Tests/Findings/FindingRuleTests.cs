@@ -1,9 +1,11 @@
 using System.Text.RegularExpressions;
+using Zephyros.Core.Edits;
 using Zephyros.Core.Findings;
 using Zephyros.Core.Model;
 using Zephyros.Core.Model.Logic;
 using Zephyros.Core.Path;
 using Zephyros.Core.Setups;
+using Zephyros.Core.Setups.Validation;
 using Zephyros.Core.Units;
 using static Zephyros.Core.Tests.Build;
 
@@ -207,14 +209,14 @@ public sealed partial class FindingRuleTests
     public void Two_armed_positions_may_be_kept_with_a_reason_and_three_may_not()
     {
         var shared = Demo.ArmOnThreePositions(1300, 2100);
-        var kept = Edits
+        var kept = DecisionEdits
             .Justify(shared, "arm-band-shared:arm", "the far position will also return home")
             .ApplyTo(shared)
             .Setup!;
         Assert.Equal("the far position will also return home", Assert.Single(Examination.Of(kept)).Justification);
 
         var all = Demo.ArmOnThreePositions(900, 2100);
-        var forced = Edits.Justify(all, "arm-band-shared:arm", "please").ApplyTo(all).Setup!;
+        var forced = DecisionEdits.Justify(all, "arm-band-shared:arm", "please").ApplyTo(all).Setup!;
         var finding = Assert.Single(Examination.Of(forced));
         Assert.Equal((Severity.Danger, null), (finding.Severity, finding.Justification));
     }

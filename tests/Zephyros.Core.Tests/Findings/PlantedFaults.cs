@@ -1,6 +1,7 @@
 using System.Collections.Immutable;
 using Zephyros.Core.Air;
 using Zephyros.Core.Board;
+using Zephyros.Core.Edits;
 using Zephyros.Core.Hands;
 using Zephyros.Core.Model;
 using Zephyros.Core.Model.Logic;
@@ -266,8 +267,8 @@ internal static class PlantedFaults
                     ChannelSteps = a.ChannelSteps.Add("6", 3).Add("5", 2).Add("7", 64),
                 }
             ),
-            ["the quality on a free channel"] = Edits
-                .QualityByReceiver(Demo.Plain, new ChannelNumber(8))
+            ["the quality on a free channel"] = QualityEdits
+                .ByReceiver(Demo.Plain, new ChannelNumber(8))
                 .ApplyTo(Demo.Plain)
                 .Setup!,
             ["two-stage arming"] = TwoStage,

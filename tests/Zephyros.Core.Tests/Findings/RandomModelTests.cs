@@ -4,7 +4,10 @@ using CsCheck;
 using Json.Schema;
 using Zephyros.Core.Findings;
 using Zephyros.Core.Path;
+using Zephyros.Core.Path.States;
 using Zephyros.Core.Setups;
+using Zephyros.Core.Setups.Json;
+using Zephyros.Core.Setups.Patches;
 using Zephyros.Core.Tests.Reference;
 
 namespace Zephyros.Core.Tests.Findings;

@@ -1,6 +1,6 @@
 using MathNet.Numerics;
 using Zephyros.Core.Hands;
-using Zephyros.Core.Measure;
+using Zephyros.Core.Measure.Sweeps;
 using Zephyros.Core.Model;
 
 namespace Zephyros.Core.Tests.Measure;

@@ -1,8 +1,9 @@
 using CsCheck;
 using MathNet.Numerics;
 using Zephyros.Core.Board;
+using Zephyros.Core.Craft;
 using Zephyros.Core.Hands;
-using Zephyros.Core.Measure;
+using Zephyros.Core.Measure.Sweeps;
 using Zephyros.Core.Model;
 using Zephyros.Core.Path;
 using Zephyros.Core.Setups;

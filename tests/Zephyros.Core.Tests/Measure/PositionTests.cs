@@ -1,9 +1,12 @@
 using CsCheck;
 using Zephyros.Core.Findings;
-using Zephyros.Core.Measure;
+using Zephyros.Core.Measure.Positions;
+using Zephyros.Core.Measure.Routines;
 using Zephyros.Core.Path;
 using Zephyros.Core.Proof;
+using Zephyros.Core.Proof.Promises;
 using Zephyros.Core.Setups;
+using Zephyros.Core.Setups.Validation;
 using Zephyros.Core.Units;
 
 namespace Zephyros.Core.Tests.Measure;

@@ -1,5 +1,5 @@
 using Zephyros.Core.Captures;
-using Zephyros.Core.Measure;
+using Zephyros.Core.Measure.Routines;
 using Zephyros.Core.Units;
 using Zephyros.Core.Wire;
 

@@ -1,7 +1,7 @@
 using Zephyros.Core.Bench;
 using Zephyros.Core.Captures;
 using Zephyros.Core.Hands;
-using Zephyros.Core.Measure;
+using Zephyros.Core.Measure.Routines;
 using Zephyros.Core.Path;
 using Zephyros.Core.Setups;
 using Zephyros.Core.Units;

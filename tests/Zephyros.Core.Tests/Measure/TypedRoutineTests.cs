@@ -1,7 +1,9 @@
 using Zephyros.Core.Hands;
-using Zephyros.Core.Measure;
+using Zephyros.Core.Measure.Positions;
+using Zephyros.Core.Measure.Routines;
+using Zephyros.Core.Measure.Wiggles;
 using Zephyros.Core.Path;
-using Zephyros.Core.Setups;
+using Zephyros.Core.Setups.Validation;
 using Zephyros.Core.Units;
 
 namespace Zephyros.Core.Tests.Measure;

@@ -1,8 +1,10 @@
 using Zephyros.Core.Hands;
-using Zephyros.Core.Measure;
+using Zephyros.Core.Measure.Routines;
+using Zephyros.Core.Measure.Wiggles;
 using Zephyros.Core.Model;
 using Zephyros.Core.Path;
 using Zephyros.Core.Setups;
+using Zephyros.Core.Setups.Patches;
 using Zephyros.Core.Wire;
 
 namespace Zephyros.Core.Tests.Measure;

@@ -2,7 +2,7 @@ using CsCheck;
 using Zephyros.Core.Findings;
 using Zephyros.Core.Model;
 using Zephyros.Core.Model.Logic;
-using Zephyros.Core.Setups;
+using Zephyros.Core.Setups.Validation;
 using Zephyros.Core.Tests.Reference;
 using Zephyros.Core.Units;
 using static Zephyros.Core.Tests.Build;

@@ -2,6 +2,9 @@ using System.Text.Json.Nodes;
 using CsCheck;
 using Zephyros.Core.Model.Running;
 using Zephyros.Core.Setups;
+using Zephyros.Core.Setups.Json;
+using Zephyros.Core.Setups.Patches;
+using Zephyros.Core.Setups.Validation;
 using Zephyros.Core.Tests.Reference;
 using Zephyros.Core.Units;
 

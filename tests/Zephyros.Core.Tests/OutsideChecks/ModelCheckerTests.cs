@@ -1,5 +1,8 @@
 using Zephyros.Core.Path;
 using Zephyros.Core.Proof;
+using Zephyros.Core.Proof.Export;
+using Zephyros.Core.Proof.Promises;
+using Zephyros.Core.Proof.Search;
 using Zephyros.Core.Tests.Reference;
 
 namespace Zephyros.Core.Tests.OutsideChecks;

@@ -1,6 +1,6 @@
 using System.Text.Json.Nodes;
 using Json.Schema;
-using Zephyros.Core.Setups;
+using Zephyros.Core.Setups.Json;
 
 namespace Zephyros.Core.Tests.OutsideChecks;
 

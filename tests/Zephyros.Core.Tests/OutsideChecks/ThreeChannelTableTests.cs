@@ -1,6 +1,8 @@
 using System.Collections.Immutable;
+using Zephyros.Core.Edits;
 using Zephyros.Core.Model;
 using Zephyros.Core.Path;
+using Zephyros.Core.Path.States;
 using Zephyros.Core.Setups;
 using Zephyros.Core.Units;
 using static Zephyros.Core.Tests.Build;

@@ -2,6 +2,7 @@ using Zephyros.Core.Bench;
 using Zephyros.Core.Board;
 using Zephyros.Core.Path;
 using Zephyros.Core.Proof;
+using Zephyros.Core.Proof.Promises;
 
 namespace Zephyros.Core.Tests.OutsideChecks;
 

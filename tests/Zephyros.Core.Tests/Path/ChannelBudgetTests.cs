@@ -1,4 +1,5 @@
 using Zephyros.Core.Path;
+using Zephyros.Core.Path.Budgets;
 using Zephyros.Core.Setups;
 using Zephyros.Core.Units;
 using Zephyros.Core.Wire;

@@ -1,6 +1,8 @@
 using Zephyros.Core.Hands;
 using Zephyros.Core.Path;
+using Zephyros.Core.Path.PowerOn;
 using Zephyros.Core.Setups;
+using Zephyros.Core.Setups.Validation;
 using Zephyros.Core.Units;
 
 namespace Zephyros.Core.Tests.Path;

@@ -1,9 +1,14 @@
 using Zephyros.Core.Air;
 using Zephyros.Core.Board;
+using Zephyros.Core.Craft;
 using Zephyros.Core.Hands;
-using Zephyros.Core.Measure;
+using Zephyros.Core.Measure.Positions;
 using Zephyros.Core.Model;
 using Zephyros.Core.Path;
+using Zephyros.Core.Path.Budgets;
+using Zephyros.Core.Path.Controls;
+using Zephyros.Core.Path.PowerOn;
+using Zephyros.Core.Path.States;
 using Zephyros.Core.Setups;
 using Zephyros.Core.Tests.Findings;
 using Zephyros.Core.Wire;

@@ -1,6 +1,8 @@
 using Zephyros.Core.Board;
 using Zephyros.Core.Model;
 using Zephyros.Core.Path;
+using Zephyros.Core.Path.Controls;
+using Zephyros.Core.Path.Trace;
 using Zephyros.Core.Setups;
 using Zephyros.Core.Units;
 

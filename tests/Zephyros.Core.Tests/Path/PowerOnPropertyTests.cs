@@ -1,6 +1,7 @@
 using CsCheck;
 using Zephyros.Core.Hands;
 using Zephyros.Core.Path;
+using Zephyros.Core.Path.PowerOn;
 using Zephyros.Core.Setups;
 
 namespace Zephyros.Core.Tests.Path;

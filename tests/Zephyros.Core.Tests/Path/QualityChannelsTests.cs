@@ -1,6 +1,7 @@
 using Zephyros.Core.Air;
+using Zephyros.Core.Edits;
 using Zephyros.Core.Path;
-using Zephyros.Core.Setups;
+using Zephyros.Core.Path.Budgets;
 using Zephyros.Core.Units;
 
 namespace Zephyros.Core.Tests.Path;
@@ -26,7 +27,7 @@ public sealed class QualityChannelsTests
     public void What_the_transmitter_sends_back_up_uses_the_whole_travel(double quality, double microseconds)
     {
         var setup = Demo.Plain.InModel(m => m with { Sensors = Demo.Sandpiper.Model.Sensors });
-        var sent = Edits.QualityByTransmitter(setup, new ChannelNumber(8), "quality").ApplyTo(setup).Setup!;
+        var sent = QualityEdits.ByTransmitter(setup, new ChannelNumber(8), "quality").ApplyTo(setup).Setup!;
         var plan = SignalPlan.Compile(sent);
         var values = plan.CreateValues();
         values.Readings[plan.Model.Sensors.Select(s => s.Key).ToList().IndexOf("quality")] = new Reading(quality);

@@ -1,5 +1,6 @@
 using Zephyros.Core.Model;
 using Zephyros.Core.Path;
+using Zephyros.Core.Path.States;
 
 namespace Zephyros.Core.Tests.Path;
 

@@ -1,4 +1,6 @@
-using Zephyros.Core.Proof;
+using Zephyros.Core.Proof.Reduced;
+using Zephyros.Core.Proof.Search;
+using Zephyros.Core.Proof.Situations;
 
 namespace Zephyros.Core.Tests.Proof;
 

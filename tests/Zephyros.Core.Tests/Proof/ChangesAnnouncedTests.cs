@@ -1,6 +1,8 @@
+using Zephyros.Core.Edits;
 using Zephyros.Core.Model;
 using Zephyros.Core.Path;
 using Zephyros.Core.Proof;
+using Zephyros.Core.Proof.Promises;
 using Zephyros.Core.Setups;
 
 namespace Zephyros.Core.Tests.Proof;

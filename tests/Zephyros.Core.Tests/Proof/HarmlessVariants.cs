@@ -1,4 +1,5 @@
 using Zephyros.Core.Board;
+using Zephyros.Core.Edits;
 using Zephyros.Core.Hands;
 using Zephyros.Core.Model;
 using Zephyros.Core.Model.Logic;
@@ -108,8 +109,8 @@ internal static class HarmlessVariants
                     ChannelSteps = a.ChannelSteps.Add("6", 3).Add("7", 64),
                 }
             ),
-            ["the signal quality by the receiver"] = Edits
-                .QualityByReceiver(
+            ["the signal quality by the receiver"] = QualityEdits
+                .ByReceiver(
                     Clean.InModel(m => m with { Channels = m.Channels.Remove("quality") }),
                     new ChannelNumber(11)
                 )

@@ -1,5 +1,7 @@
 using System.Numerics;
-using Zephyros.Core.Proof;
+using Zephyros.Core.Proof.Cells;
+using Zephyros.Core.Proof.Search;
+using Zephyros.Core.Proof.Tables;
 
 namespace Zephyros.Core.Tests.Proof;
 

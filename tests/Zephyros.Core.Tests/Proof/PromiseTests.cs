@@ -7,6 +7,8 @@ using Zephyros.Core.Model.Logic;
 using Zephyros.Core.Path;
 using Zephyros.Core.Proof;
 using Zephyros.Core.Proof.Promises;
+using Zephyros.Core.Proof.Replay;
+using Zephyros.Core.Proof.Situations;
 using Zephyros.Core.Setups;
 using Zephyros.Core.Tests.Reference;
 using Zephyros.Core.Units;

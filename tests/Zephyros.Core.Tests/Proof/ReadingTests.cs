@@ -1,5 +1,7 @@
 using Zephyros.Core.Path;
 using Zephyros.Core.Proof;
+using Zephyros.Core.Proof.Promises;
+using Zephyros.Core.Proof.Reduced;
 using static Zephyros.Core.Tests.Build;
 
 namespace Zephyros.Core.Tests.Proof;

@@ -2,6 +2,9 @@ using Zephyros.Core.Bench;
 using Zephyros.Core.Model.Logic;
 using Zephyros.Core.Path;
 using Zephyros.Core.Proof;
+using Zephyros.Core.Proof.Promises;
+using Zephyros.Core.Proof.Replay;
+using Zephyros.Core.Proof.Situations;
 using Zephyros.Core.Setups;
 using static Zephyros.Core.Tests.Build;
 

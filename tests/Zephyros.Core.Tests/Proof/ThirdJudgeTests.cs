@@ -1,6 +1,7 @@
 using System.Collections.Concurrent;
 using Zephyros.Core.Path;
 using Zephyros.Core.Proof;
+using Zephyros.Core.Proof.Promises;
 using Zephyros.Core.Tests.Reference;
 
 namespace Zephyros.Core.Tests.Proof;

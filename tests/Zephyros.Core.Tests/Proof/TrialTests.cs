@@ -1,6 +1,9 @@
-using Zephyros.Core.Judgement;
+using Zephyros.Core.Fixes;
 using Zephyros.Core.Path;
 using Zephyros.Core.Proof;
+using Zephyros.Core.Proof.Cells;
+using Zephyros.Core.Proof.Promises;
+using Zephyros.Core.Proof.Replay;
 using Zephyros.Core.Setups;
 using Zephyros.Core.Tests.Reference;
 using Zephyros.Core.Units;

@@ -1,6 +1,8 @@
 using Zephyros.Core.Board;
 using Zephyros.Core.Path;
 using Zephyros.Core.Proof;
+using Zephyros.Core.Proof.Promises;
+using Zephyros.Core.Proof.Situations;
 using Zephyros.Core.Units;
 
 namespace Zephyros.Core.Tests.Proof;

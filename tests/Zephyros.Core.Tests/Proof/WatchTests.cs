@@ -1,6 +1,7 @@
 using Zephyros.Core.Model;
 using Zephyros.Core.Path;
-using Zephyros.Core.Proof;
+using Zephyros.Core.Proof.Promises;
+using Zephyros.Core.Proof.Situations;
 using Zephyros.Core.Setups;
 
 namespace Zephyros.Core.Tests.Proof;

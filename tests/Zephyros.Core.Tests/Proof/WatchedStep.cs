@@ -1,6 +1,7 @@
 using System.Globalization;
 using Zephyros.Core.Board;
-using Zephyros.Core.Proof;
+using Zephyros.Core.Proof.Promises;
+using Zephyros.Core.Proof.Situations;
 using Zephyros.Core.Tests.Board;
 
 namespace Zephyros.Core.Tests.Proof;

@@ -3,6 +3,8 @@ using Zephyros.Core.Hands;
 using Zephyros.Core.Model;
 using Zephyros.Core.ReadyMade;
 using Zephyros.Core.Setups;
+using Zephyros.Core.Setups.Patches;
+using Zephyros.Core.Setups.Validation;
 using Zephyros.Core.Units;
 using static Zephyros.Core.Tests.Build;
 

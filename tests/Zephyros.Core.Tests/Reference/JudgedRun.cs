@@ -4,6 +4,7 @@ using Zephyros.Core.Board;
 using Zephyros.Core.Hands;
 using Zephyros.Core.Model;
 using Zephyros.Core.Path;
+using Zephyros.Core.Path.PowerOn;
 using Zephyros.Core.Setups;
 using Zephyros.Core.Units;
 

@@ -1,10 +1,12 @@
 using System.Collections.Immutable;
 using Zephyros.Core.Air;
 using Zephyros.Core.Board;
+using Zephyros.Core.Edits;
 using Zephyros.Core.Hands;
 using Zephyros.Core.Model;
 using Zephyros.Core.Model.Logic;
 using Zephyros.Core.Setups;
+using Zephyros.Core.Setups.Validation;
 using Zephyros.Core.Units;
 using static Zephyros.Core.Tests.Build;
 

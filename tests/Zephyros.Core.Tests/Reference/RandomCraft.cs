@@ -2,9 +2,11 @@ using System.Collections.Immutable;
 using System.Globalization;
 using Zephyros.Core.Air;
 using Zephyros.Core.Board;
+using Zephyros.Core.Edits;
 using Zephyros.Core.Model;
 using Zephyros.Core.Model.Logic;
 using Zephyros.Core.Setups;
+using Zephyros.Core.Setups.Validation;
 using Zephyros.Core.Units;
 using static Zephyros.Core.Tests.Build;
 

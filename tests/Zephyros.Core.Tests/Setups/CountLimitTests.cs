@@ -4,7 +4,9 @@ using Zephyros.Core.Board;
 using Zephyros.Core.Model;
 using Zephyros.Core.Path;
 using Zephyros.Core.Proof;
+using Zephyros.Core.Proof.Promises;
 using Zephyros.Core.Setups;
+using Zephyros.Core.Setups.Validation;
 using static Zephyros.Core.Tests.Build;
 
 namespace Zephyros.Core.Tests.Setups;

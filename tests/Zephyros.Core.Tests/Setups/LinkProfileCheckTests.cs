@@ -1,5 +1,6 @@
 using Zephyros.Core.Air;
-using Zephyros.Core.Setups;
+using Zephyros.Core.Edits;
+using Zephyros.Core.Setups.Validation;
 
 namespace Zephyros.Core.Tests.Setups;
 
@@ -14,7 +15,7 @@ public sealed class LinkProfileCheckTests
         Assert.Empty(LinkProfileCheck.Of(Own));
         Assert.Equal("As on Wren.", Own.Summary);
         var air = Demo.Wren.Air;
-        var after = Edits.UseProfile(Demo.Plain, Own, Assert.Single(Own.Modes)).ApplyTo(Demo.Plain).Setup!.Air;
+        var after = AirEdits.UseProfile(Demo.Plain, Own, Assert.Single(Own.Modes)).ApplyTo(Demo.Plain).Setup!.Air;
         Assert.Equal(
             (air.Channels, air.PacketRate, air.Sensitivity, air.Frequency, air.OnLoss, air.Telemetry),
             (after.Channels, after.PacketRate, after.Sensitivity, after.Frequency, after.OnLoss, after.Telemetry)

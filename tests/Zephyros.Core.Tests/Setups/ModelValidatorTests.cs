@@ -4,6 +4,9 @@ using System.Text.Json.Nodes;
 using Zephyros.Core.Findings;
 using Zephyros.Core.Model;
 using Zephyros.Core.Setups;
+using Zephyros.Core.Setups.Json;
+using Zephyros.Core.Setups.Patches;
+using Zephyros.Core.Setups.Validation;
 using static Zephyros.Core.Tests.Build;
 
 namespace Zephyros.Core.Tests.Setups;

@@ -2,6 +2,7 @@ using System.Globalization;
 using System.Text;
 using System.Text.Json.Nodes;
 using Zephyros.Core.Setups;
+using Zephyros.Core.Setups.Json;
 
 namespace Zephyros.Core.Tests.Setups;
 

@@ -1,5 +1,5 @@
 using Zephyros.Core.Board;
-using Zephyros.Core.Path;
+using Zephyros.Core.Path.Budgets;
 using Zephyros.Core.Units;
 using Zephyros.Core.Wire;
 

@@ -210,7 +210,7 @@ public sealed class ModelPlan
         for (var i = 0; i < outputs.Length; i++)
         {
             ref readonly var output = ref outputs[i];
-            var leaving = output.Leave(slots[output.Slot - 1].Value);
+            var leaving = output.Sent(slots[output.Slot - 1].Value);
             slots[output.Slot] = new Percent(leaving);
             var holding = output.Holding(memory.Registers);
             memory.Forced[i] = holding;

@@ -32,7 +32,8 @@ internal readonly struct OutputTable
     /// <summary>What may force the channel, the winning one first.</summary>
     public IReadOnlyList<(int Register, double Value)> Forces => forced;
 
-    public double Leave(double value) => Held(centre + (value * (value < 0 ? below : above)));
+    /// <summary>What leaves the stage for a value that has come through the steps, in percent, held within the ends.</summary>
+    public double Sent(double value) => Held(centre + (value * (value < 0 ? below : above)));
 
     /// <summary>The override that holds, or -1.</summary>
     public int Holding(double[] registers)

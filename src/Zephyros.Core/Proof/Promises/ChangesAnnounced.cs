@@ -2,6 +2,7 @@ using Zephyros.Core.Board;
 using Zephyros.Core.Model;
 using Zephyros.Core.Model.Logic;
 using Zephyros.Core.Path;
+using Zephyros.Core.Proof.Situations;
 using Zephyros.Core.Units;
 
 namespace Zephyros.Core.Proof.Promises;

@@ -1,6 +1,7 @@
 using Zephyros.Core.Air;
 using Zephyros.Core.Board;
 using Zephyros.Core.Path;
+using Zephyros.Core.Proof.Situations;
 using Zephyros.Core.Units;
 
 namespace Zephyros.Core.Proof.Promises;

@@ -1,4 +1,5 @@
 using Zephyros.Core.Path;
+using Zephyros.Core.Proof.Situations;
 using Zephyros.Core.Units;
 
 namespace Zephyros.Core.Proof.Promises;

@@ -1,5 +1,6 @@
 using Zephyros.Core.Board;
 using Zephyros.Core.Path;
+using Zephyros.Core.Proof.Situations;
 using Zephyros.Core.Units;
 
 namespace Zephyros.Core.Proof.Promises;

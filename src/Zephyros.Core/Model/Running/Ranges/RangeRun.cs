@@ -128,9 +128,9 @@ internal sealed class RangeRun
                 if (registers[output.Forces[i].Register].Value != 0)
                     return ValueRange.Exactly(output.Forces[i].Value);
         var end = Ends[channel];
-        var (one, other) = (output.Leave(end.Low), output.Leave(end.High));
+        var (one, other) = (output.Sent(end.Low), output.Sent(end.High));
         var (low, high) = (Math.Min(one, other), Math.Max(one, other));
-        return new ValueRange(output.Leave(end.Value), low, high, end.Sources);
+        return new ValueRange(output.Sent(end.Value), low, high, end.Sources);
     }
 
     // -1 false, 1 true, 0 undecided.

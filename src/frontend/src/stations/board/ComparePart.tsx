@@ -1,8 +1,8 @@
 import { picklist } from 'valibot';
 import { ChoiceField } from '../../ui/ChoiceField';
 import { useKept } from '../../ui/useKept';
-import { MeasuredWays } from './MeasuredWays';
-import { ThreeWays } from './ThreeWays';
+import { PlanComparison } from './PlanComparison';
+import { StationComparison } from './StationComparison';
 
 const CRAFT = [
   { value: 'bench', label: 'the simulated craft, now' },
@@ -17,7 +17,7 @@ export function ComparePart({ id }: { id: string }) {
       <div className="mb-3">
         <ChoiceField label="Compare" value={craft} options={CRAFT} onChange={setCraft} />
       </div>
-      {craft === 'bench' ? <ThreeWays id={id} /> : <MeasuredWays id={id} />}
+      {craft === 'bench' ? <StationComparison id={id} /> : <PlanComparison id={id} />}
     </>
   );
 }

@@ -1,0 +1,23 @@
+using System.ComponentModel;
+using System.ComponentModel.DataAnnotations;
+
+namespace Zephyros.Core.Craft;
+
+/// <summary>The craft that a setup is for.</summary>
+public sealed record CraftDescription
+{
+    /// <summary>Its name.</summary>
+    [Description("The name of the craft.")]
+    [StringLength(40, MinimumLength = 1)]
+    public required string Name { get; init; }
+
+    /// <summary>What it is, in a few words.</summary>
+    [Description("What the craft is, in a few words.")]
+    [StringLength(80)]
+    public string Summary { get; init; } = "";
+
+    /// <summary>Cells of the flight battery in series, 1 to 14.</summary>
+    [Description("Cells of the flight battery in series.")]
+    [Range(1, 14)]
+    public required int Cells { get; init; }
+}

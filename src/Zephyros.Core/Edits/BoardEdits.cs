@@ -1,0 +1,65 @@
+using Zephyros.Core.Board;
+using Zephyros.Core.Model;
+using Zephyros.Core.Setups;
+using Zephyros.Core.Setups.Patches;
+using Zephyros.Core.Units;
+
+namespace Zephyros.Core.Edits;
+
+/// <summary>Edits of what the board reads and decides. Each is a pure function of the setup.</summary>
+public static class BoardEdits
+{
+    /// <summary>Makes the board read the sticks in another order.</summary>
+    public static SetupEdit ReadOrder(Setup setup, StickOrder map) =>
+        SetupEdit.Between($"Board reads {map.Spelled()}", setup, setup with { Board = setup.Board with { Map = map } });
+
+    /// <summary>Makes a board function watch another AUX channel.</summary>
+    public static SetupEdit WatchAux(Setup setup, string functionId, int aux) =>
+        WithFunction(setup, functionId, $"Watch AUX {aux}", f => f with { Aux = aux });
+
+    /// <summary>Gives a board function another band.</summary>
+    public static SetupEdit MoveBand(Setup setup, string functionId, Microseconds low, Microseconds high) =>
+        WithFunction(setup, functionId, $"Band {low.Value:0} to {high}", f => f with { Low = low, High = high });
+
+    /// <summary>Moves the limit below which the board takes the throttle for low.</summary>
+    public static SetupEdit LimitThrottleLow(Setup setup, Microseconds limit) =>
+        SetupEdit.Between(
+            $"Throttle is low below {limit}",
+            setup,
+            setup with
+            {
+                Board = setup.Board with { ThrottleLow = limit },
+            }
+        );
+
+    /// <summary>Gives the board an arm function and feeds its channel from a switch, which arms in its far position.</summary>
+    public static SetupEdit ArmWith(Setup setup, string controlId, int aux, Microseconds low, Microseconds high)
+    {
+        var fed = ModelEdits.Fed(setup, ChannelNumber.FromAux(aux), controlId);
+        var arm = new BoardFunction
+        {
+            Kind = FunctionKind.Arm,
+            Label = "Arm",
+            Control = controlId,
+            Aux = aux,
+            Low = low,
+            High = high,
+        };
+        // A function of another kind may be called "arm".
+        var id = FreeId.Of("arm", setup.Board.Functions.ContainsKey);
+        var board = setup.Board with { Functions = setup.Board.Functions.Add(id, arm) };
+        var title = $"{setup.Transmitter.Controls[controlId].Name} arms on AUX {aux}";
+        return SetupEdit.Between(title, setup, fed with { Board = board });
+    }
+
+    private static SetupEdit WithFunction(
+        Setup setup,
+        string functionId,
+        string title,
+        Func<BoardFunction, BoardFunction> change
+    )
+    {
+        var functions = setup.Board.Functions.SetItem(functionId, change(setup.Board.Functions[functionId]));
+        return SetupEdit.Between(title, setup, setup with { Board = setup.Board with { Functions = functions } });
+    }
+}

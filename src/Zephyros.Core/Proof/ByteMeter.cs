@@ -1,8 +1,0 @@
-namespace Zephyros.Core.Proof;
-
-/// <summary>Counts the bytes that some tables take, about.</summary>
-internal sealed class ByteMeter
-{
-    /// <summary>The bytes.</summary>
-    public long Bytes { get; set; }
-}

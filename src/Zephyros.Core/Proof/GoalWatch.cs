@@ -1,9 +1,0 @@
-using Zephyros.Core.Board;
-
-namespace Zephyros.Core.Proof;
-
-/// <summary>Waits for something that must be reachable, and tells it as a hit.</summary>
-internal sealed class GoalWatch(Func<BoardState, BoardView, bool> goal) : Watch
-{
-    public override int Next(int monitor, in Change change) => goal(change.Board, change.View) ? Broken : 0;
-}

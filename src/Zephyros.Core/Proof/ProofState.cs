@@ -1,4 +1,0 @@
-namespace Zephyros.Core.Proof;
-
-/// <summary>One state: the position of the inputs as word and bit, the memory, the situation.</summary>
-internal readonly record struct ProofState(int Word, int Bit, int Memory, int Situation);

@@ -1,0 +1,68 @@
+using System.Text;
+using System.Text.Json;
+using Zephyros.Core.Setups.Validation;
+
+namespace Zephyros.Core.Setups.Json;
+
+/// <summary>Turns what the JSON reader says of an error into a place and a reason for people.</summary>
+public static class JsonPlace
+{
+    /// <summary>The place of an error as a JSON Pointer (RFC 6901); the whole document when the reader does not know better.</summary>
+    public static string Of(JsonException error) => ToPointer(error.Path ?? "$");
+
+    /// <summary>What is wrong when one of several kinds of thing does not say which it is. The reader calls that "not supported".</summary>
+    public static SetupProblem KindMissing(NotSupportedException error)
+    {
+        var path = error.Message.Split(" Path: ", 2) is [_, var rest] ? rest.Split(" | ", 2)[0].TrimEnd('.') : "$";
+        return new SetupProblem(ToPointer(path), "It must have a \"kind\" that says what it is.");
+    }
+
+    /// <summary>The reason in one sentence.</summary>
+    // The reader appends " Path: ... | LineNumber: ... | BytePositionInLine: ..." to its own messages.
+    public static string Reason(JsonException error)
+    {
+        var message = error.Message.Split(" Path: ", 2)[0].Split(" LineNumber: ", 2)[0].TrimEnd('|', ' ');
+        const string Missing = " was missing required properties including: ";
+        if (message.Split(Missing, 2) is [_, var names])
+            return $"Missing here: {names.TrimEnd('.')}.";
+        const string Unknown = "unrecognized type discriminator id ";
+        var at = message.IndexOf(Unknown, StringComparison.Ordinal);
+        return at < 0 ? message : $"There is no kind {message[(at + Unknown.Length)..].TrimEnd('.')} here.";
+    }
+
+    /// <summary>The reason of a document that is no JSON at all, with line and byte, both counted from 1.</summary>
+    public static string SyntaxReason(JsonException error) =>
+        $"Not JSON at line {error.LineNumber + 1 ?? 1}, byte {error.BytePositionInLine + 1 ?? 1}: {Reason(error)}";
+
+    /// <summary>Turns a reader's path such as <c>$.model.channels['a b'].number</c> into <c>/model/channels/a b/number</c>.</summary>
+    public static string ToPointer(string path)
+    {
+        var pointer = new StringBuilder();
+        var i = path.StartsWith('$') ? 1 : 0;
+        while (i < path.Length)
+        {
+            var (name, next) = path[i] == '[' ? Bracketed(path, i) : Dotted(path, i);
+            pointer
+                .Append('/')
+                .Append(name.Replace("~", "~0", StringComparison.Ordinal).Replace("/", "~1", StringComparison.Ordinal));
+            i = next;
+        }
+
+        return pointer.ToString();
+    }
+
+    private static (string Name, int Next) Dotted(string path, int dot)
+    {
+        var end = path.IndexOfAny(['.', '['], dot + 1);
+        end = end < 0 ? path.Length : end;
+        return (path[(dot + 1)..end], end);
+    }
+
+    private static (string Name, int Next) Bracketed(string path, int open)
+    {
+        var quoted = open + 1 < path.Length && path[open + 1] == '\'';
+        var start = open + (quoted ? 2 : 1);
+        var end = path.IndexOf(quoted ? "']" : "]", start, StringComparison.Ordinal);
+        return end < 0 ? (path[start..], path.Length) : (path[start..end], end + (quoted ? 2 : 1));
+    }
+}
