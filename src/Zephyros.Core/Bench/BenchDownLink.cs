@@ -47,8 +47,7 @@ internal sealed class BenchDownLink
     /// <summary>When the transmitter will miss telemetry if no packet comes until then; <see cref="TimeSpan.MaxValue"/> while it does.</summary>
     public TimeSpan NextMiss =>
         missed || decided is not null ? TimeSpan.MaxValue
-        : MissedPackets * Interval is var some && some > MissedAfter ? last + some
-        : last + MissedAfter;
+        : last + TimeSpan.FromTicks(Math.Max((MissedPackets * Interval).Ticks, MissedAfter.Ticks));
 
     /// <summary>True while the transmitter misses telemetry.</summary>
     public bool Missed => decided ?? missed;

@@ -145,7 +145,8 @@ internal sealed class BenchTransmitter
     public IEnumerable<string> RunModel(bool telemetryLost, TimeSpan now)
     {
         Values.TelemetryLost = telemetryLost;
-        var elapsed = now - lastModel;
+        // While nothing was under way nothing was worked out either, and what begins now begins now: a slow step has not gone on since then.
+        var elapsed = Values.Memory.Restless ? now - lastModel : TimeSpan.Zero;
         lastModel = now;
         if (!On)
             return [];

@@ -1,6 +1,7 @@
 using Zephyros.Core.Air;
 using Zephyros.Core.Bench;
 using Zephyros.Core.Model;
+using Zephyros.Core.Path;
 using Zephyros.Core.Setups;
 using Zephyros.Core.Units;
 
@@ -118,6 +119,30 @@ public sealed class BenchTimesTests
         Assert.False(bench.TransmitterOn);
         bench.AdvanceTo(Ms(1500));
         Assert.True(bench.TransmitterOn);
+    }
+
+    // The throttle climbs by 50 % in each second, however long it stood still before.
+    [Fact]
+    public void A_slow_step_begins_when_its_stick_moves()
+    {
+        var slow = new SlowStep { Order = 9, Up = new(50) };
+        var setup = Demo.Plain.WithStep("throttle", "slow", slow);
+        var bench = new BenchRun(setup);
+        void Sends(double stick) =>
+            Assert.Equal(
+                SignalPlan.Compile(setup).With("throttle", stick).Sent[2].Value,
+                bench.Comparison()[2].Model!.Value.Value,
+                1e-6
+            );
+        bench.AdvanceTo(Ms(5000));
+        bench.Move("throttle", 100);
+        Sends(-100);
+        bench.AdvanceTo(Ms(6000));
+        Sends(-50);
+        bench.AdvanceTo(Ms(9000));
+        Sends(100);
+        bench.Move("throttle", -100);
+        Sends(-100);
     }
 
     [Fact]

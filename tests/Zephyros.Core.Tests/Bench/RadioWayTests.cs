@@ -56,6 +56,33 @@ public sealed class RadioWayTests
         Assert.InRange(bench.ReadingOf("quality"), 25, 75);
     }
 
+    // A receiver that understands nothing below -30 dBm hears nothing there; another name changes nothing, not even which packets are lost.
+    [Fact]
+    public void An_edit_of_the_link_counts_at_the_distance_and_another_begins_nothing_anew()
+    {
+        double[] Qualities(Func<Setup, Setup> change)
+        {
+            var bench = Armed(Demo.Clean);
+            bench.SetDistance(Where(Demo.Clean.Air, 50));
+            bench.AdvanceTo(bench.Now + TimeSpan.FromSeconds(1));
+            bench.Replace(change(Demo.Clean));
+            return
+            [
+                .. Enumerable
+                    .Range(0, 20)
+                    .Select(_ =>
+                    {
+                        bench.AdvanceTo(bench.Now + TimeSpan.FromMilliseconds(100));
+                        return bench.Snapshot("throttle").Air!.Quality.Value;
+                    }),
+            ];
+        }
+
+        var asItWas = Qualities(s => s);
+        Assert.Equal(asItWas, Qualities(s => s.InModel(m => m with { Name = "OTHER" })));
+        Assert.Equal(0, Qualities(s => s.WithAir(a => a with { Sensitivity = new(-30) }))[^1]);
+    }
+
     [Fact]
     public void The_same_distance_gives_the_same_losses()
     {

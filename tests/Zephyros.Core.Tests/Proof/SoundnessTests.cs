@@ -5,7 +5,6 @@ using Zephyros.Core.Model;
 using Zephyros.Core.Path;
 using Zephyros.Core.Proof;
 using Zephyros.Core.Proof.Promises;
-using Zephyros.Core.Proof.Replay;
 using Zephyros.Core.Proof.Search;
 using Zephyros.Core.Proof.Situations;
 using Zephyros.Core.Setups;

@@ -99,10 +99,10 @@ internal sealed class BenchWitness
         if (overrides is not null)
             own |=
                 (overrides.Hold(r => bench.Memory.Registers[r]) ? ProofScope.OverriddenBit : 0)
-                | (BenchMap.UnderWay(bench, scope) ? ProofScope.UnderWayBit : 0);
+                | (BenchStates.UnderWay(bench, scope) ? ProofScope.UnderWayBit : 0);
         return own;
     }
 
     private Situation Now(int monitor) =>
-        new(bench.Board, BenchMap.RadioOf(bench), bench.Linked, 0, default, default, bench.Surroundings.Fix, monitor);
+        new(bench.Board, BenchStates.RadioOf(bench), bench.Linked, 0, default, default, bench.Surroundings.Fix, monitor);
 }
