@@ -1,5 +1,6 @@
 using Zephyros.Core.Air;
 using Zephyros.Core.Board;
+using Zephyros.Core.Edits;
 using Zephyros.Core.Findings;
 using Zephyros.Core.Fixes;
 using Zephyros.Core.Hands;

@@ -46,8 +46,9 @@ internal sealed class BenchDownLink
 
     /// <summary>When the transmitter will miss telemetry if no packet comes until then; <see cref="TimeSpan.MaxValue"/> while it does.</summary>
     public TimeSpan NextMiss =>
-        missed || decided is not null ? TimeSpan.MaxValue
-        : last + TimeSpan.FromTicks(Math.Max((MissedPackets * Interval).Ticks, MissedAfter.Ticks));
+        missed || decided is not null
+            ? TimeSpan.MaxValue
+            : last + TimeSpan.FromTicks(Math.Max((MissedPackets * Interval).Ticks, MissedAfter.Ticks));
 
     /// <summary>True while the transmitter misses telemetry.</summary>
     public bool Missed => decided ?? missed;

@@ -29,6 +29,9 @@ public sealed partial class BenchRun
             State = plan.Model.ActiveState(Values.Memory),
             Forced = Forced(),
             Readings = transmitter.Readings,
+            Measured = sensors
+                .Measured(plan, receiver.Way)
+                .ToDictionary(m => m.Id, m => m.Reading, StringComparer.Ordinal),
             Sent = [.. Values.Sent],
             Received = [.. seen],
             Bars = watch.Bars,

@@ -18,6 +18,7 @@ public sealed partial class BenchRun
     private Microseconds[] seen;
     private readonly BenchReceiver receiver;
     private readonly BenchDownLink downLink;
+    private readonly BenchSensors sensors = new();
     private readonly BarWatch watch = new();
     private readonly BenchBoard board;
     private readonly BenchAgenda agenda;
@@ -131,16 +132,25 @@ public sealed partial class BenchRun
     /// <param name="by">How far beside, by channel.</param>
     public void Tremble(IReadOnlyDictionary<ChannelNumber, Microseconds> by) => trembling = by;
 
-    /// <summary>Makes a telemetry sensor report something else.</summary>
+    /// <summary>Lets a sensor of the craft measure something else; the transmitter knows it with the next packet of telemetry.</summary>
     /// <param name="sensor">Its id.</param>
     /// <param name="reading">The reading, in the sensor's unit.</param>
     /// <returns>False when there is no such sensor; nothing has changed then.</returns>
     public bool Report(string sensor, Reading reading)
     {
-        if (!transmitter.Report(sensor, reading))
+        if (!transmitter.HasSensor(sensor))
             return false;
-        RunModel();
+        sensors.Set(sensor, reading);
+        changes++;
         return true;
+    }
+
+    /// <summary>The same, and the transmitter knows it at once: a sequence of a proof begins when a reading has come.</summary>
+    internal void Hear(string sensor, Reading reading)
+    {
+        sensors.Set(sensor, reading);
+        transmitter.Hear(sensor, reading);
+        RunModel();
     }
 
     /// <summary>Where a control stands; see <see cref="Move"/>.</summary>
@@ -149,7 +159,7 @@ public sealed partial class BenchRun
     /// <summary>What the board received last on a channel.</summary>
     internal Microseconds ReceivedOn(ChannelNumber channel) => seen[channel.Value - 1];
 
-    /// <summary>What a sensor reports.</summary>
+    /// <summary>What the transmitter has heard last of a sensor.</summary>
     internal double ReadingOf(string sensor) => transmitter.ReadingOf(sensor);
 
     /// <summary>Switches the radio link on or off.</summary>
@@ -242,8 +252,6 @@ public sealed partial class BenchRun
     public void SetDistance(Kilometres? distance)
     {
         receiver.SetDistance(distance, now);
-        if (distance is null)
-            transmitter.ReportLink(s => s.Bench, s => s.Bench);
         ShowQuality();
     }
 
@@ -317,19 +325,25 @@ public sealed partial class BenchRun
     // The craft reports itself, and the receiver what it measures of the link.
     private void SendTelemetry()
     {
-        var (open, at) = (Sending && receiver.Way.Up && Power && Telemetry, receiver.Way.At);
+        var open = Sending && receiver.Way.Up && Power && Telemetry;
         var missedBefore = TelemetryLost;
-        if (!downLink.Send(open, at?.Quality ?? new Percent(100)))
+        if (!downLink.Send(open, receiver.Way.At?.Quality ?? new Percent(100)))
             return;
         if (missedBefore && !TelemetryLost)
+        {
             Log.Add(now, LogKind.Heard, "Telemetry comes");
-        if (at is not null)
-            transmitter.ReportLink(
-                _ => new Reading(receiver.Way.Quality.Value),
-                _ => new Reading(Math.Round(at.Strength.Value))
-            );
-        if (at is not null || missedBefore != TelemetryLost)
             RunModel();
+        }
+
+        // A transmitter takes one reading after the other in.
+        foreach (var (sensor, reading) in sensors.Measured(plan, receiver.Way))
+        {
+            if (transmitter.ReadingOf(sensor) == reading.Value)
+                continue;
+            transmitter.Hear(sensor, reading);
+            RunModel();
+        }
+
         Log.Say(now, transmitter.Hear(Board, board.Reading));
     }
 

@@ -26,8 +26,11 @@ public sealed record BenchSnapshot
     /// <summary>The id of the override that holds on a channel, by the channel's id; channels that nothing forces are missing.</summary>
     public required IReadOnlyDictionary<string, string> Forced { get; init; }
 
-    /// <summary>What each telemetry sensor reports, by its id.</summary>
+    /// <summary>What the transmitter has heard last of each sensor, by its id.</summary>
     public required IReadOnlyDictionary<string, Reading> Readings { get; init; }
+
+    /// <summary>What each sensor measures at the craft, by its id; telemetry brings it to the transmitter, or does not.</summary>
+    public required IReadOnlyDictionary<string, Reading> Measured { get; init; }
 
     /// <summary>What the transmitter sends, channel 1 first.</summary>
     public required IReadOnlyList<Microseconds> Sent { get; init; }

@@ -1,5 +1,4 @@
 using Zephyros.Core.Board;
-using Zephyros.Core.Model;
 using Zephyros.Core.Path;
 using Zephyros.Core.Units;
 
@@ -46,7 +45,7 @@ internal sealed class BenchTransmitter
             .Select(c => c.Key)
             .ToHashSet(StringComparer.Ordinal);
 
-    /// <summary>What each sensor reports.</summary>
+    /// <summary>What it has heard last of each sensor.</summary>
     public IReadOnlyDictionary<string, Reading> Readings =>
         plan
             .Model.Sensors.Select((s, i) => (s.Key, Values.Readings[i]))
@@ -75,7 +74,7 @@ internal sealed class BenchTransmitter
         foreach (var (id, setting) in Settings)
             made.Put(id, setting);
         foreach (var (id, reading) in Readings)
-            made.Report(id, reading);
+            made.Hear(id, reading);
         return made;
     }
 
@@ -93,25 +92,17 @@ internal sealed class BenchTransmitter
     /// <summary>Where a control stands.</summary>
     public double SettingOf(string control) => settings[plan.Model.IndexOf(control)];
 
-    /// <summary>What a sensor reports.</summary>
+    /// <summary>What it has heard last of a sensor.</summary>
     public double ReadingOf(string sensor) => Values.Readings[IndexOf(sensor)].Value;
 
-    /// <summary>Makes a sensor report something; false when there is no such sensor.</summary>
-    public bool Report(string sensor, Reading reading)
-    {
-        var index = IndexOf(sensor);
-        if (index < 0)
-            return false;
-        Values.Readings[index] = reading;
-        return true;
-    }
+    /// <summary>True when the model knows a sensor.</summary>
+    public bool HasSensor(string sensor) => IndexOf(sensor) >= 0;
 
-    /// <summary>What the sensors that measure the link report.</summary>
-    public void ReportLink(Func<Sensor, Reading> quality, Func<Sensor, Reading> strength)
+    /// <summary>Takes a reading in; one of a sensor that the model does not know is nothing to it.</summary>
+    public void Hear(string sensor, Reading reading)
     {
-        foreach (var (index, (_, sensor)) in plan.Model.Sensors.Index())
-            if (sensor.Measures != SensorSubject.Other)
-                Values.Readings[index] = (sensor.Measures == SensorSubject.LinkQuality ? quality : strength)(sensor);
+        if (IndexOf(sensor) is >= 0 and var index)
+            Values.Readings[index] = reading;
     }
 
     /// <summary>Switches it on or off. It is on once its restart time has passed, and then remembers nothing of what was before.</summary>
@@ -160,5 +151,11 @@ internal sealed class BenchTransmitter
     /// <summary>What is said of a packet of telemetry.</summary>
     public IEnumerable<string> Hear(BoardState board, BoardReading reading) => announcer.AfterPacket(board, reading);
 
-    private int IndexOf(string sensor) => plan.Model.Sensors.Select(s => s.Key).ToList().IndexOf(sensor);
+    private int IndexOf(string sensor)
+    {
+        var index = plan.Model.Sensors.Count - 1;
+        while (index >= 0 && plan.Model.Sensors[index].Key != sensor)
+            index--;
+        return index;
+    }
 }

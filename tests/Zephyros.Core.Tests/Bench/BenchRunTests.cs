@@ -205,11 +205,10 @@ public sealed class BenchRunTests
     }
 
     [Fact]
-    public void A_reading_reported_to_the_bench_works_the_logic_after_its_delay()
+    public void A_reading_that_has_come_works_the_logic_after_its_delay()
     {
         var bench = Settled(Demo.Sandpiper);
-        Assert.False(bench.Report("nobody", new Reading(1)));
-        Assert.True(bench.Report("distance", new Reading(900)));
+        bench.Hear("distance", new Reading(900));
         Assert.Equal("cliff", bench.Snapshot(Throttle).State);
         bench.AdvanceTo(bench.Now + TimeSpan.FromMilliseconds(1900));
         Assert.False(bench.Snapshot(Throttle).Conditions["come-home"]);

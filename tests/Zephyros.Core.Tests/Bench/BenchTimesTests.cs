@@ -197,9 +197,9 @@ public sealed class BenchTimesTests
     [Fact]
     public void A_delay_is_over_when_its_time_is_and_the_next_frame_carries_it()
     {
-        // Far out for 2000 ms: the locator's channel goes on. The model is worked out every 10 ms from the report on.
+        // Far out for 2000 ms: the locator's channel goes on. The model is worked out every 10 ms from the reading on.
         var bench = At(1005, Demo.Clean);
-        bench.Report("distance", new Reading(900));
+        bench.Hear("distance", new Reading(900));
         double Home() => bench.Snapshot("throttle").Received[8].Value;
         bool FarOut() => bench.Snapshot("throttle").Conditions["far-out"];
         bench.AdvanceTo(Ms(3004.9));

@@ -2,6 +2,7 @@ using Zephyros.Core.Bench;
 using Zephyros.Core.Model.Logic;
 using Zephyros.Core.Setups;
 using Zephyros.Core.Units;
+using Zephyros.Core.Wire;
 
 namespace Zephyros.Core.Tests.Bench;
 
@@ -168,6 +169,54 @@ public sealed class DownLinkTests
         Assert.InRange(readings.Count, 5, 100);
         Assert.InRange(bench.ReadingOf("quality"), 25, 75);
     }
+
+    // Packets 80 ms apart. What is measured while none comes is known with the first that does, and without telemetry never.
+    [Fact]
+    public void A_reading_comes_with_a_packet()
+    {
+        var bench = new BenchRun(Demo.Sandpiper);
+        (double Measured, double Heard) Distance() =>
+            bench.Snapshot("throttle") is var now
+                ? (now.Measured["distance"].Value, now.Readings["distance"].Value)
+                : default;
+        At(bench, 80);
+        Assert.True(bench.Report("distance", new Reading(900)));
+        Assert.False(bench.Report("nobody", new Reading(1)));
+        At(bench, 159);
+        Assert.Equal((900, 0), Distance());
+        At(bench, 160);
+        Assert.Equal((900, 900), Distance());
+        bench.SetPower(false);
+        bench.Report("distance", new Reading(20));
+        At(bench, 2000);
+        Assert.Equal((20, 900), Distance());
+        bench.SetPower(true);
+        At(bench, 2080);
+        Assert.Equal((20, 20), Distance());
+
+        bench = new BenchRun(Demo.Sandpiper.WithAir(a => a with { Telemetry = false }));
+        bench.Report("distance", new Reading(900));
+        At(bench, 5000);
+        Assert.Equal((900, 0), Distance());
+    }
+
+    // Where the format has packets for it the link is told in theirs: no share above 255 %, no level below -255 dBm.
+    [Theory]
+    [InlineData(WireFormat.Duplex, 71.4, -88.6, 71, -89)]
+    [InlineData(WireFormat.Duplex, 300, -300, 255, -255)]
+    [InlineData(WireFormat.Packed16, 71.6, -88.4, 72, -88)]
+    [InlineData(WireFormat.Packed16, 300, -300, 300, -300)]
+    public void The_link_is_told_in_whole_numbers(
+        WireFormat format,
+        double share,
+        double level,
+        int told,
+        int levelTold
+    ) =>
+        Assert.Equal(
+            (new Reading(told), new Reading(levelTold)),
+            BenchSensors.Carried(format, new Percent(share), new DecibelMilliwatts(level))
+        );
 
     private static Setup Wren(int? every, double rate) =>
         Demo.Wren.WithAir(a => a with { TelemetryEvery = every, PacketRate = new Hertz(rate) });

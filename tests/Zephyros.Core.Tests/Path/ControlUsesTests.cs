@@ -1,7 +1,7 @@
+using Zephyros.Core.Edits;
 using Zephyros.Core.Hands;
 using Zephyros.Core.Path;
 using Zephyros.Core.Path.PowerOn;
-using Zephyros.Core.Setups;
 using Zephyros.Core.Setups.Validation;
 using Zephyros.Core.Units;
 

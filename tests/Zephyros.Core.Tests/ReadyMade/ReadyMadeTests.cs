@@ -1,8 +1,8 @@
+using Zephyros.Core.Edits;
 using Zephyros.Core.Findings;
 using Zephyros.Core.Hands;
 using Zephyros.Core.Model;
 using Zephyros.Core.ReadyMade;
-using Zephyros.Core.Setups;
 using Zephyros.Core.Setups.Patches;
 using Zephyros.Core.Setups.Validation;
 using Zephyros.Core.Units;

@@ -134,7 +134,7 @@ public sealed class BenchReplay
                 Bench.Move(input.Id, input.Setting);
                 break;
             case InputKind.Sensor:
-                Bench.Report(input.Id, new Reading(input.Setting));
+                Bench.Hear(input.Id, new Reading(input.Setting));
                 break;
             case InputKind.Telemetry:
                 Bench.DecideTelemetry(input.Setting != 0);

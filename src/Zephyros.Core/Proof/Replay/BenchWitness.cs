@@ -104,5 +104,14 @@ internal sealed class BenchWitness
     }
 
     private Situation Now(int monitor) =>
-        new(bench.Board, BenchStates.RadioOf(bench), bench.Linked, 0, default, default, bench.Surroundings.Fix, monitor);
+        new(
+            bench.Board,
+            BenchStates.RadioOf(bench),
+            bench.Linked,
+            0,
+            default,
+            default,
+            bench.Surroundings.Fix,
+            monitor
+        );
 }

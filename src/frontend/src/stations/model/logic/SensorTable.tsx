@@ -16,10 +16,13 @@ interface Props {
   changes: Changes;
 }
 
-/** The telemetry that conditions can ask for, each with a reading that can be moved on the bench. */
+const rounded = (reading: number) => Math.round(reading * 10) / 10;
+
+/** The telemetry that conditions can ask for, each with a reading at the craft that can be moved. */
 export function SensorTable({ setup, view, changes }: Props) {
   const { link } = useBench();
-  const readings = useBenchState((s) => s.message?.snapshot.readings ?? {});
+  const heard = useBenchState((s) => s.message?.snapshot.readings ?? {});
+  const measured = useBenchState((s) => s.message?.snapshot.measured ?? {});
   const missed = useBenchState((s) => s.message?.snapshot.telemetryLost ?? false);
   const sensors = listed(setup.model.sensors);
   const put = (title: string, id: string, member: string, value: unknown) =>
@@ -38,7 +41,8 @@ export function SensorTable({ setup, view, changes }: Props) {
       </p>
       <ul>
         {sensors.map(([id, sensor]) => {
-          const reading = readings[id] ?? sensor.bench;
+          const reading = measured[id] ?? sensor.bench;
+          const known = heard[id] ?? reading;
           return (
             <li key={id} className="flex flex-wrap items-end gap-x-3 gap-y-2 border-b border-hair py-2">
               <TextField
@@ -84,7 +88,7 @@ export function SensorTable({ setup, view, changes }: Props) {
                 onChange={(v) => put(`${sensor.label} measures ${v}`, id, 'measures', v)}
               />
               <label className="flex flex-col gap-0.5 text-sm text-soft">
-                on the bench now
+                measured at the craft now
                 <span className="flex h-8 items-center gap-2">
                   <input
                     type="range"
@@ -97,10 +101,15 @@ export function SensorTable({ setup, view, changes }: Props) {
                     onChange={(event) => link.report(id, Number(event.target.value))}
                   />
                   <b className="w-20 font-mono text-ink">
-                    {Math.round(reading * 10) / 10} {sensor.unit}
+                    {rounded(reading)} {sensor.unit}
                   </b>
                 </span>
               </label>
+              {rounded(known) !== rounded(reading) && (
+                <p className="flex h-8 items-center text-sm text-soft">
+                  last heard: {rounded(known)} {sensor.unit}
+                </p>
+              )}
               <RemoveButton place={`/model/sensors/${id}`} name={sensor.label} changes={changes} />
             </li>
           );

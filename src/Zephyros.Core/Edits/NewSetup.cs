@@ -2,13 +2,13 @@ using System.Collections.Immutable;
 using Zephyros.Core.Air;
 using Zephyros.Core.Board;
 using Zephyros.Core.Craft;
-using Zephyros.Core.Edits;
 using Zephyros.Core.Hands;
 using Zephyros.Core.Model;
+using Zephyros.Core.Setups;
 using Zephyros.Core.Units;
 using Zephyros.Core.Wire;
 
-namespace Zephyros.Core.Setups;
+namespace Zephyros.Core.Edits;
 
 /// <summary>An empty memory to start from: the four sticks are sent and read in the same order, and nothing arms.</summary>
 public static class NewSetup
