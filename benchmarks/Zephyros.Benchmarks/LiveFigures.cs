@@ -93,7 +93,13 @@ internal static class LiveFigures
         var shown = new SemaphoreSlim(0);
         var watching = Task.Run(async () =>
         {
-            await foreach (var message in hub.StreamAsync<JsonElement>("Watch", "wren", "throttle", done.Token))
+            await foreach (
+                var message in hub.StreamAsync<JsonElement>(
+                    "Watch",
+                    new { setup = "wren", follow = "throttle" },
+                    done.Token
+                )
+            )
             {
                 pictures++;
                 if (
@@ -110,7 +116,15 @@ internal static class LiveFigures
         {
             clock.Restart();
             Volatile.Write(ref wanted, i % 200 - 100 + 0.5);
-            await hub.SendAsync("Move", "wren", "throttle", wanted);
+            await hub.SendAsync(
+                "Move",
+                new
+                {
+                    setup = "wren",
+                    control = "throttle",
+                    setting = wanted,
+                }
+            );
             await shown.WaitAsync();
         }
 
@@ -143,7 +157,15 @@ internal static class LiveFigures
         var clock = Stopwatch.StartNew();
         for (var i = 0; clock.Elapsed < duration; i++)
         {
-            await hub.SendAsync("Move", "wren", "roll", (double)(i % 100));
+            await hub.SendAsync(
+                "Move",
+                new
+                {
+                    setup = "wren",
+                    control = "roll",
+                    setting = (double)(i % 100),
+                }
+            );
             await Task.Delay(16);
         }
     }

@@ -59,7 +59,14 @@ builder.Services.ConfigureHttpJsonOptions(json => SetupJson.Configure(json.Seria
 builder
     .Services.AddSignalR(hub => hub.MaximumReceiveMessageSize = 4 * 1024)
     .AddJsonProtocol(json => SetupJson.Configure(json.PayloadSerializerOptions));
-builder.Services.AddOpenApi("v1", OpenApiQuantities.Describe);
+builder.Services.AddOpenApi(
+    "v1",
+    options =>
+    {
+        OpenApiQuantities.Describe(options);
+        OpenApiHub.Describe(options);
+    }
+);
 
 // The build runs this program to write the OpenAPI document; it must not touch any data then.
 var describes = Assembly.GetEntryAssembly()?.GetName().Name == "GetDocument.Insider";

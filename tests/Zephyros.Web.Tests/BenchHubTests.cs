@@ -6,6 +6,7 @@ using Zephyros.Core.Measure.Routines;
 using Zephyros.Core.Setups.Json;
 using Zephyros.Web.Bench;
 using Zephyros.Web.Contracts;
+using Zephyros.Web.Start;
 using static Zephyros.Web.Tests.TestServer;
 
 namespace Zephyros.Web.Tests;
@@ -36,11 +37,15 @@ public sealed class BenchHubTests : IAsyncLifetime
     public async Task A_reported_reading_works_the_logic_and_a_wrong_one_is_refused()
     {
         var cancel = TestContext.Current.CancellationToken;
-        await hub.InvokeAsync("Report", "sandpiper", "distance", 900.0, cancel);
+        await hub.InvokeAsync("Report", new ReportCall("sandpiper", "distance", 900.0), cancel);
         var message = await WaitAsync("sandpiper", m => m.Snapshot.State == "rescue");
         Assert.Equal(900, message.Snapshot.Readings["distance"].Value);
-        await Assert.ThrowsAsync<HubException>(() => hub.InvokeAsync("Report", "sandpiper", "nobody", 1.0, cancel));
-        await Assert.ThrowsAsync<HubException>(() => hub.InvokeAsync("Report", "nobody", "distance", 1.0, cancel));
+        await Assert.ThrowsAsync<HubException>(() =>
+            hub.InvokeAsync("Report", new ReportCall("sandpiper", "nobody", 1.0), cancel)
+        );
+        await Assert.ThrowsAsync<HubException>(() =>
+            hub.InvokeAsync("Report", new ReportCall("nobody", "distance", 1.0), cancel)
+        );
     }
 
     [Fact]
@@ -52,13 +57,15 @@ public sealed class BenchHubTests : IAsyncLifetime
         for (var i = 0; i < BenchHub.MostWatched; i++)
         {
             var ends = i == 0 ? one.Token : cancel;
-            streams.Add(hub.StreamAsync<BenchMessage>("Watch", "wren", "throttle", ends).GetAsyncEnumerator(ends));
+            streams.Add(
+                hub.StreamAsync<BenchMessage>("Watch", new WatchCall("wren", "throttle"), ends).GetAsyncEnumerator(ends)
+            );
             Assert.True(await streams[^1].MoveNextAsync());
         }
 
         var refused = await Assert.ThrowsAsync<HubException>(async () =>
         {
-            await foreach (var _ in hub.StreamAsync<BenchMessage>("Watch", "wren", "throttle", cancel))
+            await foreach (var _ in hub.StreamAsync<BenchMessage>("Watch", new WatchCall("wren", "throttle"), cancel))
                 break;
         });
         Assert.Contains("8 benches at once", refused.Message, StringComparison.Ordinal);
@@ -72,17 +79,17 @@ public sealed class BenchHubTests : IAsyncLifetime
     public async Task The_craft_is_tilted_and_connected_over_the_hub_within_bounds()
     {
         var cancel = TestContext.Current.CancellationToken;
-        await hub.InvokeAsync("Surround", "wren", 45.0, true, false, false, cancel);
+        await hub.InvokeAsync("Surround", new SurroundCall("wren", 45.0, true, false, false), cancel);
         var message = await WaitAsync("wren", m => m.Snapshot.Surroundings.Connected);
         Assert.Equal(45, message.Snapshot.Surroundings.Tilt.Value);
         foreach (var tilt in new[] { -0.1, 180.1 })
             await Assert.ThrowsAsync<HubException>(() =>
-                hub.InvokeAsync("Surround", "wren", tilt, false, false, false, cancel)
+                hub.InvokeAsync("Surround", new SurroundCall("wren", tilt, false, false, false), cancel)
             );
         Assert.Equal(45, (await WaitAsync("wren", _ => true)).Snapshot.Surroundings.Tilt.Value);
         foreach (var tilt in new[] { 0.0, 180 })
         {
-            await hub.InvokeAsync("Surround", "wren", tilt, false, true, true, cancel);
+            await hub.InvokeAsync("Surround", new SurroundCall("wren", tilt, false, true, true), cancel);
             Assert.Equal(
                 new Core.Board.Surroundings(new(tilt), false, true, true),
                 (await WaitAsync("wren", _ => true)).Snapshot.Surroundings
@@ -95,15 +102,17 @@ public sealed class BenchHubTests : IAsyncLifetime
     {
         var cancel = TestContext.Current.CancellationToken;
         foreach (var far in new[] { 0, -1, 10_000.1 })
-            await Assert.ThrowsAsync<HubException>(() => hub.InvokeAsync("SetDistance", "wren", far, cancel));
+            await Assert.ThrowsAsync<HubException>(() =>
+                hub.InvokeAsync("SetDistance", new DistanceCall("wren", far), cancel)
+            );
         Assert.Null((await WaitAsync("wren", _ => true)).Snapshot.Air);
         foreach (var far in new[] { 10_000, 0.001 })
         {
-            await hub.InvokeAsync("SetDistance", "wren", far, cancel);
+            await hub.InvokeAsync("SetDistance", new DistanceCall("wren", far), cancel);
             Assert.Equal(far, (await WaitAsync("wren", _ => true)).Snapshot.Air!.Distance.Value);
         }
 
-        await hub.InvokeAsync("SetDistance", "wren", null, cancel);
+        await hub.InvokeAsync("SetDistance", new DistanceCall("wren", null), cancel);
         Assert.Null((await WaitAsync("wren", _ => true)).Snapshot.Air);
     }
 
@@ -111,11 +120,11 @@ public sealed class BenchHubTests : IAsyncLifetime
     public async Task A_routine_is_begun_a_step_left_out_and_ended()
     {
         var cancel = TestContext.Current.CancellationToken;
-        await hub.InvokeAsync("Guide", "wren", RoutineKind.Sticks, cancel);
+        await hub.InvokeAsync("Guide", new GuideCall("wren", RoutineKind.Sticks), cancel);
         var first = (await WaitAsync("wren", m => m.Snapshot.Routine is not null)).Snapshot.Routine!;
-        await hub.InvokeAsync("SkipStep", "wren", cancel);
+        await hub.InvokeAsync("SkipStep", new BenchCall("wren"), cancel);
         await WaitAsync("wren", m => m.Snapshot.Routine!.Prompt != first.Prompt);
-        await hub.InvokeAsync("Guide", "wren", RoutineKind.None, cancel);
+        await hub.InvokeAsync("Guide", new GuideCall("wren", RoutineKind.None), cancel);
         await WaitAsync("wren", m => m.Snapshot.Routine is null);
     }
 
@@ -123,12 +132,12 @@ public sealed class BenchHubTests : IAsyncLifetime
     public async Task The_bars_are_watched_anew()
     {
         var cancel = TestContext.Current.CancellationToken;
-        await hub.InvokeAsync("Move", "wren", "throttle", 100.0, cancel);
+        await hub.InvokeAsync("Move", new MoveCall("wren", "throttle", 100.0), cancel);
         await WaitAsync("wren", m => Throttle(m)?.Now.Value > 1900);
-        await hub.InvokeAsync("Move", "wren", "throttle", -100.0, cancel);
+        await hub.InvokeAsync("Move", new MoveCall("wren", "throttle", -100.0), cancel);
         var swept = Throttle(await WaitAsync("wren", m => Throttle(m)!.Now.Value < 1100))!;
         Assert.True(swept.High.Value > 1900);
-        await hub.InvokeAsync("WatchBars", "wren", cancel);
+        await hub.InvokeAsync("WatchBars", new BenchCall("wren"), cancel);
         await WaitAsync("wren", m => Throttle(m)?.High.Value < 1100);
         static BarTravel? Throttle(BenchMessage message) => message.Snapshot.Bars.GetValueOrDefault("throttle");
     }
@@ -139,26 +148,34 @@ public sealed class BenchHubTests : IAsyncLifetime
     {
         var cancel = TestContext.Current.CancellationToken;
         var longName = new string('x', 3500);
-        await Assert.ThrowsAsync<HubException>(() => hub.InvokeAsync("Move", "wren", longName, 1.0, cancel));
-        await Assert.ThrowsAnyAsync<Exception>(() => hub.InvokeAsync("Move", "wren", longName + longName, 1.0, cancel));
+        await Assert.ThrowsAsync<HubException>(() =>
+            hub.InvokeAsync("Move", new MoveCall("wren", longName, 1.0), cancel)
+        );
+        await Assert.ThrowsAnyAsync<Exception>(() =>
+            hub.InvokeAsync("Move", new MoveCall("wren", longName + longName, 1.0), cancel)
+        );
         Assert.Equal(HubConnectionState.Disconnected, hub.State);
     }
 
     [Fact]
     public async Task Movements_change_the_picture_that_every_watcher_sees()
     {
-        await hub.InvokeAsync("Move", "wren", "throttle", 40.0, TestContext.Current.CancellationToken);
+        await hub.InvokeAsync("Move", new MoveCall("wren", "throttle", 40.0), TestContext.Current.CancellationToken);
         var message = await WaitAsync(
             "wren",
             m => m.Snapshot.Trace.Stops[0].Figure == "+40" && m.Snapshot.Board.Standing == BoardStanding.NotReady
         );
         Assert.Equal(1, message.Revision);
-        await hub.InvokeAsync("Move", "wren", "throttle", -100.0, TestContext.Current.CancellationToken);
-        await hub.InvokeAsync("Move", "wren", "left-shoulder", 2.0, TestContext.Current.CancellationToken);
+        await hub.InvokeAsync("Move", new MoveCall("wren", "throttle", -100.0), TestContext.Current.CancellationToken);
+        await hub.InvokeAsync(
+            "Move",
+            new MoveCall("wren", "left-shoulder", 2.0),
+            TestContext.Current.CancellationToken
+        );
         await WaitAsync("wren", m => m.Snapshot.Board.Standing == BoardStanding.Armed);
-        await hub.InvokeAsync("SetLink", "wren", false, TestContext.Current.CancellationToken);
+        await hub.InvokeAsync("SetLink", new SwitchCall("wren", false), TestContext.Current.CancellationToken);
         await WaitAsync("wren", m => m.Snapshot.Board.Standing == BoardStanding.NoSignal);
-        await hub.InvokeAsync("SetPower", "wren", false, TestContext.Current.CancellationToken);
+        await hub.InvokeAsync("SetPower", new SwitchCall("wren", false), TestContext.Current.CancellationToken);
         await WaitAsync("wren", m => m.Snapshot.Board.Standing == BoardStanding.Unpowered);
     }
 
@@ -188,9 +205,34 @@ public sealed class BenchHubTests : IAsyncLifetime
     )
     {
         var error = await Assert.ThrowsAsync<HubException>(() =>
-            hub.InvokeAsync("Move", setup, control, setting, TestContext.Current.CancellationToken)
+            hub.InvokeAsync("Move", new MoveCall(setup, control, setting), TestContext.Current.CancellationToken)
         );
         Assert.Contains(says, error.Message, StringComparison.Ordinal);
+    }
+
+    public static TheoryData<string> Calls => [.. OpenApiHub.Methods().Select(m => m.Name)];
+
+    // Whatever else it says: the hub takes what the contract says it does.
+    [Theory]
+    [MemberData(nameof(Calls))]
+    public async Task Every_call_of_the_contract_asks_for_a_bench(string method)
+    {
+        var constructor = OpenApiHub.Methods().Single(m => m.Name == method).Call.GetConstructors().Single();
+        var call = constructor.Invoke([
+            .. constructor
+                .GetParameters()
+                .Select(p => p.ParameterType == typeof(string) ? "nobody" : Activator.CreateInstance(p.ParameterType)),
+        ]);
+        var cancel = TestContext.Current.CancellationToken;
+        var refused = await Assert.ThrowsAsync<HubException>(async () =>
+        {
+            if (method != "Watch")
+                await hub.InvokeAsync(method, call, cancel);
+            else
+                await foreach (var _ in hub.StreamAsync<BenchMessage>(method, call, cancel))
+                    break;
+        });
+        Assert.Contains("There is no setup \"nobody\".", refused.Message, StringComparison.Ordinal);
     }
 
     // The stream ends with the first picture that is wanted; the test's own time limit ends a wait in vain.
@@ -198,7 +240,9 @@ public sealed class BenchHubTests : IAsyncLifetime
     {
         using var limit = CancellationTokenSource.CreateLinkedTokenSource(TestContext.Current.CancellationToken);
         limit.CancelAfter(TimeSpan.FromSeconds(20));
-        await foreach (var message in hub.StreamAsync<BenchMessage>("Watch", setup, "throttle", limit.Token))
+        await foreach (
+            var message in hub.StreamAsync<BenchMessage>("Watch", new WatchCall(setup, "throttle"), limit.Token)
+        )
         {
             if (wanted(message))
                 return message;

@@ -17,17 +17,26 @@ internal sealed class BenchSensors
     /// <summary>What each sensor measures, by its id: what was set by hand, or, at a distance, what link and distance make of it.</summary>
     public IEnumerable<(string Id, Reading Reading)> Measured(SignalPlan plan, RadioWay way)
     {
-        var link = way.At is { } at ? Carried(plan.Setup.Wire.Format, way.Quality, at.Strength) : default;
         foreach (var (id, sensor) in plan.Model.Sensors)
+        {
+            var byHand = set.GetValueOrDefault(id, sensor.Bench);
+            if (way.At is not { } at)
+            {
+                yield return (id, byHand);
+                continue;
+            }
+
+            var link = Carried(plan.Setup.Wire.Format, way.Quality, at.Strength);
             yield return (
                 id,
                 sensor.Measures switch
                 {
-                    SensorSubject.LinkQuality when way.At is not null => link.Quality,
-                    SensorSubject.Strength when way.At is not null => link.Strength,
-                    _ => set.GetValueOrDefault(id, sensor.Bench),
+                    SensorSubject.LinkQuality => link.Quality,
+                    SensorSubject.Strength => link.Strength,
+                    SensorSubject.Other => byHand,
                 }
             );
+        }
     }
 
     /// <summary>What the transmitter reads of the link in a packet, in whole numbers.</summary>

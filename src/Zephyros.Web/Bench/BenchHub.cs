@@ -1,6 +1,5 @@
 using System.Runtime.CompilerServices;
 using Microsoft.AspNetCore.SignalR;
-using Zephyros.Core.Measure.Routines;
 using Zephyros.Storage;
 using Zephyros.Web.Contracts;
 
@@ -23,23 +22,18 @@ internal sealed class BenchHub(BenchRooms rooms) : Hub
     }
 
     /// <summary>Streams a picture whenever the bench changes, at most 60 a second.</summary>
-    /// <param name="setup">The setup's id.</param>
-    /// <param name="follow">The control that is followed along the path.</param>
+    /// <param name="call">Which bench.</param>
     /// <param name="cancel">Ends the stream.</param>
-    public async IAsyncEnumerable<BenchMessage> Watch(
-        string setup,
-        string follow,
-        [EnumeratorCancellation] CancellationToken cancel
-    )
+    public async IAsyncEnumerable<BenchMessage> Watch(WatchCall call, [EnumeratorCancellation] CancellationToken cancel)
     {
         using var place = TakePlace();
-        var room = Room(setup);
+        var room = Room(call.Setup);
         using var pace = new PeriodicTimer(Pace);
         var seen = 0L;
         long? known = null;
         do
         {
-            if (room.Look(follow, seen, known) is { } message)
+            if (room.Look(call.Follow, seen, known) is { } message)
             {
                 seen = message.Snapshot.Sequence;
                 known = message.Snapshot.Log is [.., var newest] ? newest.Number : known ?? 0;
@@ -49,48 +43,50 @@ internal sealed class BenchHub(BenchRooms rooms) : Hub
     }
 
     /// <summary>Moves a control.</summary>
-    public void Move(string setup, string control, double setting)
+    public void Move(MoveCall call)
     {
-        if (!Room(setup).Do(run => run.Move(control, setting)))
-            throw new HubException($"There is no control \"{control}\" that can be put at {setting}.");
+        if (!Room(call.Setup).Do(run => run.Move(call.Control, call.Setting)))
+            throw new HubException($"There is no control \"{call.Control}\" that can be put at {call.Setting}.");
     }
 
-    /// <summary>Makes a telemetry sensor report something else.</summary>
-    public void Report(string setup, string sensor, double reading)
+    /// <summary>Lets a sensor of the craft measure something else.</summary>
+    public void Report(ReportCall call)
     {
+        var (setup, sensor, reading) = call;
         if (!double.IsFinite(reading) || !Room(setup).Do(run => run.Report(sensor, new Core.Units.Reading(reading))))
             throw new HubException($"There is no sensor \"{sensor}\" that can report {reading}.");
     }
 
     /// <summary>Switches the radio link.</summary>
-    public void SetLink(string setup, bool up) => Act(setup, run => run.SetLink(up));
+    public void SetLink(SwitchCall call) => Act(call.Setup, run => run.SetLink(call.On));
 
     /// <summary>Connects the craft's battery or takes it off.</summary>
-    public void SetPower(string setup, bool on) => Act(setup, run => run.SetPower(on));
+    public void SetPower(SwitchCall call) => Act(call.Setup, run => run.SetPower(call.On));
 
-    /// <summary>Tilts the craft (0 to 180 degrees), connects it for configuration, unlocks arming while connected.</summary>
-    public void Surround(string setup, double tilt, bool connected, bool unlocked, bool fix)
+    /// <summary>Tilts the craft, connects it for configuration, unlocks arming while connected, gives it a position fix.</summary>
+    public void Surround(SurroundCall call)
     {
+        var (setup, tilt, connected, unlocked, fix) = call;
         if (tilt is not (>= 0 and <= 180))
             throw new HubException($"A craft can be tilted by 0 to 180 degrees, not {tilt}.");
         Act(setup, run => run.Surround(new Core.Board.Surroundings(new(tilt), connected, unlocked, fix)));
     }
 
     /// <summary>Begins anew to look how far the bars of the board go.</summary>
-    public void WatchBars(string setup) => Act(setup, run => run.WatchBars());
+    public void WatchBars(BenchCall call) => Act(call.Setup, run => run.WatchBars());
 
     /// <summary>Begins a guided measuring routine, or ends it.</summary>
-    public void Guide(string setup, RoutineKind kind) => Act(setup, run => run.Guide(kind));
+    public void Guide(GuideCall call) => Act(call.Setup, run => run.Guide(call.Kind));
 
     /// <summary>Leaves out what the guided routine asks for.</summary>
-    public void SkipStep(string setup) => Act(setup, run => run.Skip());
+    public void SkipStep(BenchCall call) => Act(call.Setup, run => run.Skip());
 
     /// <summary>Takes the craft to a distance in kilometres at which packets are lost, or back to the bench.</summary>
-    public void SetDistance(string setup, double? kilometres)
+    public void SetDistance(DistanceCall call)
     {
-        if (kilometres is not (null or (> 0 and <= 10_000)))
-            throw new HubException($"A craft can be up to 10 000 km away, not {kilometres}.");
-        Act(setup, run => run.SetDistance(kilometres is { } far ? new Core.Units.Kilometres(far) : null));
+        if (call.Kilometres is not (null or (> 0 and <= 10_000)))
+            throw new HubException($"A craft can be up to 10 000 km away, not {call.Kilometres}.");
+        Act(call.Setup, run => run.SetDistance(call.Kilometres is { } far ? new Core.Units.Kilometres(far) : null));
     }
 
     // Whoever asks for ever more streams gets no more.

@@ -17,6 +17,7 @@ export type Channel = Schemas['Channel'];
 export type BoardFunction = Schemas['BoardFunction'];
 export type Finding = Schemas['Finding'];
 export type BenchMessage = Schemas['BenchMessage'];
+export type BenchCalls = Schemas['BenchCalls'];
 export type LogEntry = Schemas['LogEntry'];
 export type Removal = Schemas['Removal'];
 export type UnreadableDocument = Schemas['UnreadableDocument'];

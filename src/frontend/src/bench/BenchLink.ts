@@ -1,6 +1,6 @@
 import { replaceEqualDeep } from '@tanstack/react-query';
 import { HubConnectionBuilder, HubConnectionState, LogLevel, type ISubscription } from '@microsoft/signalr';
-import type { BenchMessage, LogEntry } from '../api/types';
+import type { BenchCalls, BenchMessage, LogEntry } from '../api/types';
 import { Asked } from './Asked';
 import { aroundOf, type Around } from './craftSteps';
 
@@ -69,7 +69,7 @@ export class BenchLink {
   }
 
   move(control: string, setting: number): void {
-    if (this.tell('Move', control, setting)) this.askedHands.put(control, setting);
+    if (this.tell('Move', { control, setting })) this.askedHands.put(control, setting);
   }
 
   /** Where the controls stand, or are about to. */
@@ -78,7 +78,7 @@ export class BenchLink {
   }
 
   report(sensor: string, reading: number): void {
-    this.tell('Report', sensor, reading);
+    this.tell('Report', { sensor, reading });
   }
 
   /** What happens to the craft from outside, or is about to. */
@@ -87,38 +87,38 @@ export class BenchLink {
   }
 
   setLink(up: boolean): void {
-    if (this.tell('SetLink', up)) this.askedAround.put('link', up);
+    if (this.tell('SetLink', { on: up })) this.askedAround.put('link', up);
   }
 
   setPower(on: boolean): void {
-    if (this.tell('SetPower', on)) this.askedAround.put('power', on);
+    if (this.tell('SetPower', { on })) this.askedAround.put('power', on);
   }
 
   /** Tilts the craft, connects it for configuration, unlocks arming while connected, gives the board a position fix. */
   surround(change: Partial<Pick<Around, 'tilt' | 'connected' | 'unlocked' | 'fix'>>): void {
     const { tilt, connected, unlocked, fix } = { ...this.around(), ...change };
-    if (this.tell('Surround', tilt, connected, unlocked, fix))
+    if (this.tell('Surround', { tilt, connected, unlocked, fix }))
       for (const [name, value] of Object.entries(change)) this.askedAround.put(name, value);
   }
 
   /** Takes the craft to a distance in kilometres at which packets are lost; null is the bench. */
   setDistance(kilometres: number | null): void {
-    this.tell('SetDistance', kilometres);
+    this.tell('SetDistance', { kilometres });
   }
 
   /** Begins a guided measuring routine, or ends it. */
-  guide(kind: 'none' | 'sticks' | 'switches'): void {
-    this.tell('Guide', kind);
+  guide(kind: BenchCalls['Guide']['kind']): void {
+    this.tell('Guide', { kind });
   }
 
   /** Leaves out what the guided routine asks for. */
   skipStep(): void {
-    this.tell('SkipStep');
+    this.tell('SkipStep', {});
   }
 
   /** Begins anew to look how far the board's bars go. */
   watchBars(): void {
-    this.tell('WatchBars');
+    this.tell('WatchBars', {});
   }
 
   subscribe = (listener: () => void): (() => void) => {
@@ -133,9 +133,9 @@ export class BenchLink {
   }
 
   // A movement that cannot be delivered at once is dropped: it must not arrive later, when nobody expects it.
-  private tell(method: string, ...values: unknown[]): boolean {
+  private tell<M extends keyof BenchCalls>(method: M, call: Omit<BenchCalls[M], 'setup'>): boolean {
     if (!this.isUp()) return false;
-    void this.hub.send(method, this.setup, ...values);
+    void this.hub.send(method, { setup: this.setup, ...call });
     return true;
   }
 
@@ -143,7 +143,8 @@ export class BenchLink {
     this.stream?.dispose();
     // The first picture of a stream brings the latest entries anew.
     let known: readonly LogEntry[] = [];
-    this.stream = this.hub.stream<BenchMessage>('Watch', this.setup, this.followed).subscribe({
+    const call: BenchCalls['Watch'] = { setup: this.setup, follow: this.followed };
+    this.stream = this.hub.stream<BenchMessage>('Watch', call).subscribe({
       next: (message) => {
         this.askedHands.see(message.snapshot.settings);
         this.askedAround.see(aroundOf({ message }));
