@@ -37,10 +37,23 @@ internal static class OpenApiQuantities
                 }
 
                 schema.Type = Bare(context.JsonTypeInfo.Type) ?? schema.Type;
+                MoveRange(schema);
                 SayWhatIsSent(schema, context.JsonTypeInfo);
                 return Task.CompletedTask;
             }
         );
+    }
+
+    // The range of a member that holds several values is the range of each of them.
+    private static void MoveRange(OpenApiSchema schema)
+    {
+        foreach (var member in schema.Properties?.Values.OfType<OpenApiSchema>() ?? [])
+        {
+            if ((member.Items ?? member.AdditionalProperties) is not OpenApiSchema values)
+                continue;
+            (values.Minimum, values.Maximum) = (member.Minimum, member.Maximum);
+            (member.Minimum, member.Maximum) = (null, null);
+        }
     }
 
     // What is only ever read is worked out by the server, and so always there.
@@ -72,12 +85,16 @@ internal static class OpenApiQuantities
         }
     }
 
-    // A quantity that is met first where it may be missing would be one that may be missing everywhere.
+    // A quantity would be everywhere what it is where it is met first: something that may be missing, or lies between two limits.
     private static void MendQuantities(OpenApiDocument document)
     {
         foreach (var type in typeof(Milliseconds).Assembly.GetTypes().Where(QuantityJsonConverter.IsQuantity))
             if (document.Components?.Schemas?.TryGetValue(type.Name, out var schema) == true)
-                ((OpenApiSchema)schema!).Type = BareType(type);
+                document.Components.Schemas[type.Name] = new OpenApiSchema
+                {
+                    Type = BareType(type),
+                    Description = schema.Description,
+                };
     }
 
     private static JsonSchemaType? Bare(Type type) =>

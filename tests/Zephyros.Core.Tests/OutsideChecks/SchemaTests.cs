@@ -30,12 +30,15 @@ public sealed class SchemaTests
     [InlineData("/transmitter/scale", "\"huge\"")]
     [InlineData("/transmitter/controls/left-shoulder/positions", "7")]
     [InlineData("/wire/framePeriod", "\"7\"")]
+    [InlineData("/model/trims/roll", "100.5")]
+    [InlineData("/air/presets/5", "799")]
+    [InlineData("/board/wander/5", "101")]
     [InlineData("/surprise", "1")]
     public void Schema_and_program_refuse_the_same(string pointer, string value)
     {
         var document = JsonNode.Parse(Demo.Bytes("wren"))!;
         var names = pointer[1..].Split('/');
-        var parent = names[..^1].Aggregate(document, (node, name) => node[name]!);
+        var parent = names[..^1].Aggregate(document, (node, name) => node[name] ??= new JsonObject());
         parent[names[^1]] = JsonNode.Parse(value);
         Assert.False(Fits(document));
         var problem = Assert.Single(SetupJson.Read(document).Problems);

@@ -3,6 +3,7 @@ using System.ComponentModel.DataAnnotations;
 using System.Text.Json;
 using System.Text.Json.Nodes;
 using System.Text.Json.Schema;
+using System.Text.Json.Serialization.Metadata;
 using Zephyros.Core.Model;
 
 namespace Zephyros.Core.Setups.Json;
@@ -34,6 +35,16 @@ public static class SetupSchema
             schema["type"] = "number";
         else if (type == typeof(StickOrder))
             schema["type"] = "string";
+        // What a converter writes is unknown to the exporter inside a collection: the rules of its values have to stand there.
+        if (
+            context.TypeInfo is { Kind: var kind and (JsonTypeInfoKind.Dictionary or JsonTypeInfoKind.Enumerable) }
+            && context.TypeInfo.ElementType is { } element
+            && QuantityJsonConverter.IsQuantity(element)
+        )
+            schema[kind == JsonTypeInfoKind.Dictionary ? "additionalProperties" : "items"] ??= new JsonObject
+            {
+                ["type"] = "number",
+            };
         foreach (var attribute in context.PropertyInfo?.AttributeProvider?.GetCustomAttributes(true) ?? [])
             Annotate(schema, attribute);
         return schema;

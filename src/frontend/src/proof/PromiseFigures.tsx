@@ -1,3 +1,4 @@
+import { RANGES } from '../api/generated/ranges';
 import { makeEdit } from '../api/edits';
 import type { Setup } from '../api/types';
 import type { Changes } from '../edits/useChanges';
@@ -6,20 +7,16 @@ import { NumberField } from '../ui/NumberField';
 interface Figure {
   label: string;
   unit: string;
-  path: string[];
+  place: keyof typeof RANGES;
   usual: number;
-  min: number;
-  max: number;
   step: number;
 }
 
 const RESTART: Figure = {
   label: 'The transmitter restarts in at least',
   unit: 'ms',
-  path: ['transmitter', 'restartTime'],
+  place: 'transmitter.restartTime',
   usual: 500,
-  min: 100,
-  max: 60000,
   step: 100,
 };
 
@@ -29,10 +26,8 @@ const FIGURES: Record<string, Figure[]> = {
     {
       label: 'Begun within, after the last frame',
       unit: 'ms',
-      path: ['limits', 'lossNoticedWithin'],
+      place: 'limits.lossNoticedWithin',
       usual: 1000,
-      min: 100,
-      max: 60000,
       step: 50,
     },
   ],
@@ -40,19 +35,15 @@ const FIGURES: Record<string, Figure[]> = {
     {
       label: 'The throttle grows by at most',
       unit: '% of its travel',
-      path: ['limits', 'jumpShare'],
+      place: 'limits.jumpShare',
       usual: 30,
-      min: 5,
-      max: 100,
       step: 1,
     },
     {
       label: 'while its stick moves by',
       unit: '% of its travel',
-      path: ['limits', 'jumpWithin'],
+      place: 'limits.jumpWithin',
       usual: 5,
-      min: 1,
-      max: 50,
       step: 1,
     },
   ],
@@ -69,17 +60,16 @@ export function PromiseFigures({ code, setup, changes }: { code: string; setup: 
   if (figures.length === 0) return null;
   return (
     <div className="flex flex-wrap items-end gap-x-5 gap-y-3">
-      {figures.map(({ label, unit, path, usual, min, max, step }) => (
+      {figures.map(({ label, unit, place, usual, step }) => (
         <NumberField
           key={label}
           label={label}
           unit={unit}
-          value={(read(setup, path) as number | undefined) ?? usual}
-          min={min}
-          max={max}
+          value={(read(setup, place.split('.')) as number | undefined) ?? usual}
+          {...RANGES[place]}
           step={step}
           onCommit={(value) =>
-            void changes.edit(makeEdit(`${label} ${value} ${unit}`, setup, [{ path: [...path], value }]))
+            void changes.edit(makeEdit(`${label} ${value} ${unit}`, setup, [{ path: place.split('.'), value }]))
           }
         />
       ))}

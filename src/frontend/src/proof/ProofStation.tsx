@@ -1,3 +1,4 @@
+import { RANGES } from '../api/generated/ranges';
 import type { Setup } from '../api/types';
 import type { Changes } from '../edits/useChanges';
 import { StationHead } from '../ui/StationHead';
@@ -55,8 +56,7 @@ export function ProofStation({ id, setup, changes }: Props) {
               label="Each may take"
               unit="s"
               value={seconds}
-              min={1}
-              max={3600}
+              {...RANGES['ProofRunRequest.seconds']}
               onCommit={(v) => begin({ twoHands: proof?.twoHands ?? false, seconds: v })}
             />
           </>

@@ -1,3 +1,4 @@
+import { RANGES } from '../../api/generated/ranges';
 import { makeEdit } from '../../api/edits';
 import type { LinkSettings, Setup, SetupView } from '../../api/types';
 import type { Changes } from '../../edits/useChanges';
@@ -26,14 +27,13 @@ export function LinkPart({ id, setup, view, changes }: Props) {
   const number = (
     member: 'channels' | 'packetRate' | 'frequency' | 'power' | 'antennaGains' | 'warnBelow' | 'urgentBelow',
     [label, unit, usual]: [string, string, number],
-    [min, max, step]: [number, number, number],
+    step: number,
   ) => (
     <NumberField
       label={label}
       unit={unit}
       value={air[member] ?? usual}
-      min={min}
-      max={max}
+      {...RANGES[`air.${member}`]}
       step={step}
       onCommit={(value) => put(`${label}: ${value} ${unit}`, member, value)}
     />
@@ -66,15 +66,15 @@ export function LinkPart({ id, setup, view, changes }: Props) {
       </div>
       <ModuleTable setup={setup} changes={changes} />
       <div className="mb-3 flex flex-wrap items-end gap-x-5 gap-y-3">
-        {number('channels', ['Channels', '', 16], [4, 32, 1])}
-        {number('packetRate', ['Packets a second', 'Hz', 100], [10, 1000, 10])}
+        {number('channels', ['Channels', '', 16], 1)}
+        {number('packetRate', ['Packets a second', 'Hz', 100], 10)}
         <Telemetry air={air} put={put} />
-        {number('frequency', ['Frequency', 'MHz', 2440], [100, 6000, 1])}
-        {number('power', ['Power', 'mW', 100], [1, 2000, 5])}
-        {number('antennaGains', ['Gains of both antennas', 'dB', 0], [-30, 40, 0.5])}
+        {number('frequency', ['Frequency', 'MHz', 2440], 1)}
+        {number('power', ['Power', 'mW', 100], 5)}
+        {number('antennaGains', ['Gains of both antennas', 'dB', 0], 0.5)}
         <Sensitivity air={air} usual={view.link.sensitivity} put={put} />
-        {number('warnBelow', ['Warn below', '% of packets', 75], [1, 99, 1])}
-        {number('urgentBelow', ['Urgent below', '% of packets', 50], [1, 99, 1])}
+        {number('warnBelow', ['Warn below', '% of packets', 75], 1)}
+        {number('urgentBelow', ['Urgent below', '% of packets', 50], 1)}
       </div>
       <LinkChart link={view.link} />
       <DistanceField link={view.link} />
@@ -128,8 +128,7 @@ function Sensitivity({ air, usual, put }: { air: LinkSettings; usual: number; pu
           label="Sensitivity"
           unit="dBm"
           value={own}
-          min={-140}
-          max={-40}
+          {...RANGES['air.sensitivity']}
           onCommit={(v) => put(`Sensitivity ${v} dBm`, 'sensitivity', v)}
         />
       )}

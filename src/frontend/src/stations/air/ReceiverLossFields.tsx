@@ -1,3 +1,4 @@
+import { RANGES } from '../../api/generated/ranges';
 import { useQuery } from '@tanstack/react-query';
 import { makeEdit } from '../../api/edits';
 import { linkProfilesQuery } from '../../api/queries';
@@ -77,8 +78,7 @@ export function ReceiverLossFields({ setup, changes }: { setup: Setup; changes: 
                   quiet
                   unit="µs"
                   value={preset}
-                  min={800}
-                  max={2200}
+                  {...RANGES['air.presets.*']}
                   onCommit={(v) => put(`Preset of channel ${number}`, 'presets', { ...presets, [number]: v })}
                 />
               )}

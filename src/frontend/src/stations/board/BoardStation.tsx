@@ -1,3 +1,4 @@
+import { RANGES } from '../../api/generated/ranges';
 import { Plus, Trash2 } from 'lucide-react';
 import { makeEdit } from '../../api/edits';
 import type { Setup, SetupView } from '../../api/types';
@@ -82,8 +83,7 @@ function SettingsPart({ setup, view, changes }: Omit<Props, 'id'>) {
           label="Throttle is low below"
           unit="µs"
           value={board.throttleLow}
-          min={880}
-          max={1500}
+          {...RANGES['board.throttleLow']}
           onCommit={(v) => put(`Throttle is low below ${v} µs`, ['throttleLow'], v)}
         />
         <ActivationLimit limit={board.activationLimit ?? null} idle={board.throttleLow} put={put} />
@@ -91,8 +91,7 @@ function SettingsPart({ setup, view, changes }: Omit<Props, 'id'>) {
           label="Signal lost after"
           unit="ms"
           value={board.signalTimeout}
-          min={20}
-          max={5000}
+          {...RANGES['board.signalTimeout']}
           step={10}
           onCommit={(v) => put(`Signal lost after ${v} ms`, ['signalTimeout'], v)}
         />
@@ -100,24 +99,21 @@ function SettingsPart({ setup, view, changes }: Omit<Props, 'id'>) {
           label="Centre"
           unit="µs"
           value={board.centre ?? 1500}
-          min={1400}
-          max={1600}
+          {...RANGES['board.centre']}
           onCommit={(v) => put(`Centre ${v} µs`, ['centre'], v)}
         />
         <NumberField
           label="Deadband"
           unit="µs"
           value={board.deadband ?? 0}
-          min={0}
-          max={100}
+          {...RANGES['board.deadband']}
           onCommit={(v) => put(`Deadband ${v} µs`, ['deadband'], v)}
         />
         <NumberField
           label="Full stick turns at"
           unit="°/s"
           value={board.maximumRate}
-          min={10}
-          max={2000}
+          {...RANGES['board.maximumRate']}
           step={10}
           onCommit={(v) => put(`Full stick turns at ${v} °/s`, ['maximumRate'], v)}
         />
@@ -125,8 +121,7 @@ function SettingsPart({ setup, view, changes }: Omit<Props, 'id'>) {
           label="Expo"
           unit="%"
           value={board.expo ?? 0}
-          min={0}
-          max={100}
+          {...RANGES['board.expo']}
           onCommit={(v) => put(`Expo ${v} %`, ['expo'], v)}
         />
         <SelectField
@@ -196,8 +191,7 @@ function ActivationLimit({
         label="Controller active above"
         unit="µs"
         value={limit}
-        min={900}
-        max={1500}
+        {...RANGES['board.activationLimit']}
         onCommit={(v) => put(`Controller active above ${v} µs`, ['activationLimit'], v)}
       />
       <button

@@ -1,3 +1,4 @@
+import { RANGES } from '../../api/generated/ranges';
 import { freeId } from '../../api/edits';
 import { listed, nameOf } from '../../api/listed';
 import type { BoardFunction, Setup, SetupView } from '../../api/types';
@@ -132,8 +133,7 @@ function FunctionRow({ id, made, controls, positions, put, changes, meanFor }: R
       label={`${made.label} ${label}`}
       unit="µs"
       value={made[member]}
-      min={800}
-      max={2200}
+      {...RANGES['board.functions.*.low']}
       step={25}
       onCommit={(v) => put(`${made.label} ${words} ${v} µs`, at(member), v)}
     />

@@ -1,3 +1,4 @@
+import { RANGES } from '../../api/generated/ranges';
 import type { ArmGuards } from '../../api/types';
 import { NumberField } from '../../ui/NumberField';
 import { SelectField } from '../../ui/SelectField';
@@ -39,8 +40,7 @@ export function GuardFields({ guards, usualTilt, put }: Props) {
           label="of"
           unit="°"
           value={limit}
-          min={1}
-          max={180}
+          {...RANGES['board.guards.tiltLimit']}
           onCommit={(v) => set(`Tilt limit ${v}°`, { tiltLimit: v })}
         />
       )}
@@ -85,7 +85,7 @@ export function GuardFields({ guards, usualTilt, put }: Props) {
         unit="ms"
         value={all.calibration ?? 0}
         min={0}
-        max={60000}
+        max={RANGES['board.guards.calibration'].max}
         step={100}
         onCommit={(v) => set('Calibration', { calibration: v === 0 ? null : v })}
       />
@@ -94,7 +94,7 @@ export function GuardFields({ guards, usualTilt, put }: Props) {
         unit="ms"
         value={all.disarmsAfter ?? 0}
         min={0}
-        max={600000}
+        max={RANGES['board.guards.disarmsAfter'].max}
         step={500}
         onCommit={(v) => set('Disarms by itself', { disarmsAfter: v === 0 ? null : v })}
       />

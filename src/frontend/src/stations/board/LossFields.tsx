@@ -1,3 +1,4 @@
+import { RANGES } from '../../api/generated/ranges';
 import type { LossSettings } from '../../api/types';
 import { NumberField } from '../../ui/NumberField';
 import { SelectField } from '../../ui/SelectField';
@@ -26,8 +27,7 @@ export function LossFields({ loss, put }: Props) {
         label="On a loss, waits"
         unit="ms"
         value={all.grace}
-        min={0}
-        max={10000}
+        {...RANGES['board.loss.grace']}
         step={50}
         onCommit={(v) => set(`Grace time ${v} ms`, { grace: v })}
       />
@@ -57,8 +57,7 @@ export function LossFields({ loss, put }: Props) {
           label={all.procedure === 'land' ? 'for' : 'or, without a fix, lands for'}
           unit="ms"
           value={all.landingTime}
-          min={100}
-          max={600000}
+          {...RANGES['board.loss.landingTime']}
           step={500}
           onCommit={(v) => set(`Landing for ${v} ms`, { landingTime: v })}
         />

@@ -1,3 +1,4 @@
+import { RANGES } from '../../api/generated/ranges';
 import { useMutation } from '@tanstack/react-query';
 import clsx from 'clsx';
 import { useState } from 'react';
@@ -59,8 +60,7 @@ export function SweepTable({ id, axes, sweeps, changes, stale, onSweep }: Props)
                 label={{ low: 'Lowest', centre: axis === 'throttle' ? 'Halfway' : 'Let go', high: 'Highest' }[end]}
                 unit="µs"
                 value={sweeps[axis]?.[end] ?? NaN}
-                min={700}
-                max={2300}
+                {...RANGES['TypedReading.values']}
                 onCommit={(v) => put(axis, { [end]: v })}
               />
             ))}

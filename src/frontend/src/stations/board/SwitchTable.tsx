@@ -1,3 +1,4 @@
+import { RANGES } from '../../api/generated/ranges';
 import { useQuery } from '@tanstack/react-query';
 import { auxName } from '../../api/aux';
 import { answer, api, reasonOf } from '../../api/client';
@@ -64,8 +65,7 @@ export function SwitchTable({ id, setup, rows, seen, changes, stale, onSee }: Pr
                         label={`${cell.name}, planned ${figure(cell.received, 0)}`}
                         unit="µs"
                         value={now?.value ?? NaN}
-                        min={700}
-                        max={2300}
+                        {...RANGES['TypedReading.values']}
                         onCommit={(value) =>
                           put({
                             control: row.control,

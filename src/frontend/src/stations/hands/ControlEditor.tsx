@@ -1,3 +1,4 @@
+import { RANGES } from '../../api/generated/ranges';
 import { makeEdit } from '../../api/edits';
 import type { Control, Setup } from '../../api/types';
 import { RemoveButton } from '../../edits/RemoveButton';
@@ -126,8 +127,7 @@ function StartField({ control, onPut }: { control: Control; onPut: (start: numbe
       label="At switch-on"
       unit="%"
       value={'start' in control ? (control.start ?? 0) : 0}
-      min={-100}
-      max={100}
+      {...RANGES['transmitter.controls.*.stick.start']}
       onCommit={onPut}
     />
   );

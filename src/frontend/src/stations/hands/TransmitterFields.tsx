@@ -1,3 +1,4 @@
+import { RANGES } from '../../api/generated/ranges';
 import { useQuery } from '@tanstack/react-query';
 import { Settings2 } from 'lucide-react';
 import { makeEdit } from '../../api/edits';
@@ -59,24 +60,21 @@ export function TransmitterFields({ setup, changes }: Props) {
           label="Channels"
           unit=""
           value={transmitter.channels}
-          min={4}
-          max={32}
+          {...RANGES['transmitter.channels']}
           onCommit={(v) => put(`${v} channels`, 'channels', v)}
         />
         <NumberField
           label="Ends up to"
           unit="%"
           value={transmitter.travelLimit}
-          min={100}
-          max={150}
+          {...RANGES['transmitter.travelLimit']}
           onCommit={(v) => put(`Ends up to ${v} %`, 'travelLimit', v)}
         />
         <NumberField
           label="in steps of"
           unit="%"
           value={transmitter.travelStep ?? 0.1}
-          min={0.01}
-          max={10}
+          {...RANGES['transmitter.travelStep']}
           step={0.01}
           onCommit={(v) => put(`Steps of ${v} %`, 'travelStep', v)}
         />
@@ -84,16 +82,14 @@ export function TransmitterFields({ setup, changes }: Props) {
           label="Points of a curve"
           unit=""
           value={transmitter.curvePoints ?? 17}
-          min={3}
-          max={17}
+          {...RANGES['transmitter.curvePoints']}
           onCommit={(v) => put(`Curves of ${v} points`, 'curvePoints', v)}
         />
         <NumberField
           label="Letters of a name, 0 any"
           unit=""
           value={transmitter.shortNames ?? 0}
-          min={0}
-          max={15}
+          {...RANGES['transmitter.shortNames']}
           onCommit={(v) => put(`Names of ${v} letters`, 'shortNames', v)}
         />
       </div>

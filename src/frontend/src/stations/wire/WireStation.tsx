@@ -1,3 +1,4 @@
+import { RANGES } from '../../api/generated/ranges';
 import { useQuery } from '@tanstack/react-query';
 import { wireFormatsQuery } from '../../api/queries';
 import { makeEdit } from '../../api/edits';
@@ -73,8 +74,7 @@ export default function WireStation({ id, setup, view, changes }: Props) {
           label="A frame every"
           unit="ms"
           value={wire.framePeriod}
-          min={2}
-          max={50}
+          {...RANGES['wire.framePeriod']}
           step={0.5}
           onCommit={(framePeriod) => put(`A frame every ${framePeriod} ms`, { framePeriod })}
         />

@@ -1,3 +1,4 @@
+import { RANGES } from '../../../api/generated/ranges';
 import { Plus, Trash2 } from 'lucide-react';
 import type { CurvePoint } from '../../../api/types';
 import { Button } from '../../../ui/Button';
@@ -56,8 +57,7 @@ export function CurveEditor({ points, smooth, samples, now, most, onPoints, onSm
                   label={`Point ${i + 1}: ${does}`}
                   unit={unit}
                   value={point[axis]}
-                  min={-150}
-                  max={150}
+                  {...RANGES['model.channels.*.steps.*.curve.points.*.x']}
                   step={0.1}
                   onCommit={(value) => put(points.map((p, j) => (j === i ? { ...p, [axis]: value } : p)))}
                 />

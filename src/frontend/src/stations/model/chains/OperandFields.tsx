@@ -1,3 +1,4 @@
+import { RANGES } from '../../../api/generated/ranges';
 import type { Operand, Setup } from '../../../api/types';
 import { NumberField } from '../../../ui/NumberField';
 import { SourcePicker } from './SourcePicker';
@@ -25,8 +26,7 @@ export function OperandFields({ label, setup, value, except, onChange }: Props) 
         label="times"
         unit="%"
         value={value.scale ?? 100}
-        min={-500}
-        max={500}
+        {...RANGES['model.channels.*.steps.*.add.with.scale']}
         step={0.1}
         onCommit={(scale) => onChange({ ...value, scale })}
       />
@@ -34,8 +34,7 @@ export function OperandFields({ label, setup, value, except, onChange }: Props) 
         label="then add"
         unit="%"
         value={value.shift ?? 0}
-        min={-500}
-        max={500}
+        {...RANGES['model.channels.*.steps.*.add.with.shift']}
         step={0.1}
         onCommit={(shift) => onChange({ ...value, shift })}
       />

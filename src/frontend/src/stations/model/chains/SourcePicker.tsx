@@ -1,3 +1,4 @@
+import { RANGES } from '../../../api/generated/ranges';
 import { listed, nameOf } from '../../../api/listed';
 import type { Setup, Source } from '../../../api/types';
 import { NumberField } from '../../../ui/NumberField';
@@ -32,8 +33,7 @@ export function SourcePicker({ label, setup, value, quiet, except, onChange }: P
           label={`${label}: fixed value`}
           unit="%"
           value={value.value}
-          min={-500}
-          max={500}
+          {...RANGES['model.channels.*.take.constant.value']}
           step={0.1}
           onCommit={(number) => onChange({ kind: 'constant', value: number })}
         />

@@ -1,3 +1,4 @@
+import { RANGES } from '../../../api/generated/ranges';
 import type { ChainStep, Setup } from '../../../api/types';
 import { NumberField } from '../../../ui/NumberField';
 import { CurveEditor } from './CurveEditor';
@@ -15,13 +16,12 @@ interface Props {
 
 /** The fields of one step, by its kind. */
 export function StepFields({ setup, channelId, step, samples, now, onChange }: Props) {
-  const number = (label: string, member: string, value: number, unit = '%', min = -500, max = 500) => (
+  const number = (label: string, member: string, value: number, unit = '%') => (
     <NumberField
       label={label}
       unit={unit}
       value={value}
-      min={min}
-      max={max}
+      {...RANGES[`model.channels.*.steps.*.${step.kind}.${member}` as keyof typeof RANGES]}
       step={0.1}
       onCommit={(v) => onChange({ [member]: v })}
     />
@@ -45,8 +45,8 @@ export function StepFields({ setup, channelId, step, samples, now, onChange }: P
       return (
         <>
           <Row>
-            {number('up at most', 'up', step.up ?? 0, '%/s', 0, 10000)}
-            {number('down at most', 'down', step.down ?? 0, '%/s', 0, 10000)}
+            {number('up at most', 'up', step.up ?? 0, '%/s')}
+            {number('down at most', 'down', step.down ?? 0, '%/s')}
           </Row>
           <p className="text-sm text-soft">0 is no limit. Full travel is 200 %.</p>
         </>

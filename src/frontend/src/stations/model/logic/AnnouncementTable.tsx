@@ -1,3 +1,4 @@
+import { RANGES } from '../../../api/generated/ranges';
 import { Plus } from 'lucide-react';
 import { freeId, makeEdit } from '../../../api/edits';
 import { listed } from '../../../api/listed';
@@ -17,6 +18,7 @@ interface Props {
 }
 
 /** What a select offers for the board's own report; a condition cannot have this id. */
+const AGAIN = RANGES['model.announcements.*.every'];
 const REPORT = '';
 const MODE = 'mode/';
 
@@ -107,8 +109,8 @@ export function AnnouncementTable({ setup, view, changes }: Props) {
                   label="every"
                   unit="s"
                   value={made.every / 1000}
-                  min={1}
-                  max={120}
+                  min={AGAIN.min / 1000}
+                  max={AGAIN.max / 1000}
                   step={1}
                   onCommit={(v) => put(`“${made.says}” every ${v} s`, id, { ...made, every: v * 1000 })}
                 />

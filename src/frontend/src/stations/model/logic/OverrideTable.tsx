@@ -1,3 +1,4 @@
+import { RANGES } from '../../../api/generated/ranges';
 import { Plus } from 'lucide-react';
 import { freeId, makeEdit } from '../../../api/edits';
 import { listed } from '../../../api/listed';
@@ -73,8 +74,7 @@ export function OverrideTable({ setup, changes }: Props) {
               label="to"
               unit="%"
               value={made.value}
-              min={-150}
-              max={150}
+              {...RANGES['model.overrides.*.value']}
               step={0.1}
               onCommit={(v) => put(`${made.label}: ${v} %`, id, 'value', v)}
             />

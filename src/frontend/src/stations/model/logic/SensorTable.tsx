@@ -1,3 +1,4 @@
+import { RANGES } from '../../../api/generated/ranges';
 import { Plus } from 'lucide-react';
 import { freeId, makeEdit } from '../../../api/edits';
 import { listed } from '../../../api/listed';
@@ -62,8 +63,7 @@ export function SensorTable({ setup, view, changes }: Props) {
                 label="means"
                 unit="to"
                 value={sensor.lowest}
-                min={-1e6}
-                max={1e6}
+                {...RANGES['model.sensors.*.lowest']}
                 step={0.1}
                 onCommit={(v) => put(`${sensor.label} from ${v}`, id, 'lowest', v)}
               />
@@ -72,8 +72,7 @@ export function SensorTable({ setup, view, changes }: Props) {
                 label={`Highest ${sensor.label}`}
                 unit={sensor.unit ?? ''}
                 value={sensor.highest}
-                min={-1e6}
-                max={1e6}
+                {...RANGES['model.sensors.*.highest']}
                 step={0.1}
                 onCommit={(v) => put(`${sensor.label} up to ${v}`, id, 'highest', v)}
               />
@@ -138,8 +137,7 @@ export function SensorTable({ setup, view, changes }: Props) {
               label={`Trim of ${stick.name}`}
               unit="%"
               value={setup.model.trims?.[stick.id] ?? 0}
-              min={-100}
-              max={100}
+              {...RANGES['model.trims.*']}
               step={0.5}
               onCommit={(v) =>
                 void changes.edit(

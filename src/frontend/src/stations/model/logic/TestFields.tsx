@@ -1,3 +1,4 @@
+import { RANGES } from '../../../api/generated/ranges';
 import { Plus, Trash2 } from 'lucide-react';
 import { listed } from '../../../api/listed';
 import type { Setup, SetupView, Test } from '../../../api/types';
@@ -112,13 +113,13 @@ function Figures({ setup, view, test, onChange }: FieldProps) {
       onChange={(value) => onChange({ ...test, relation: value } as Test)}
     />
   );
-  const seconds = (label: string, member: string, value: number | null | undefined) => (
+  const seconds = (label: string, member: string, value: number | null | undefined, { max: most }: { max: number }) => (
     <NumberField
       label={label}
       unit="s"
       value={(value ?? 0) / 1000}
       min={0}
-      max={600}
+      max={most / 1000}
       step={0.1}
       onCommit={(v) => onChange({ ...test, [member]: v * 1000 })}
     />
@@ -142,8 +143,7 @@ function Figures({ setup, view, test, onChange }: FieldProps) {
             label="Limit"
             unit="%"
             value={test.limit}
-            min={-1000}
-            max={1000}
+            {...RANGES['model.conditions.*.test.compare.limit']}
             step={0.1}
             onCommit={(limit) => onChange({ ...test, limit })}
           />
@@ -165,8 +165,7 @@ function Figures({ setup, view, test, onChange }: FieldProps) {
             label="Limit"
             unit={model.sensors?.[test.sensor]?.unit ?? ''}
             value={test.limit}
-            min={-1e6}
-            max={1e6}
+            {...RANGES['model.conditions.*.test.sensor.limit']}
             step={0.1}
             onCommit={(limit) => onChange({ ...test, limit })}
           />
@@ -195,8 +194,8 @@ function Figures({ setup, view, test, onChange }: FieldProps) {
     case 'delay':
       return (
         <>
-          {seconds('holds after', 'onAfter', test.onAfter)}
-          {seconds('ends after', 'offAfter', test.offAfter)}
+          {seconds('holds after', 'onAfter', test.onAfter, RANGES['model.conditions.*.test.delay.onAfter'])}
+          {seconds('ends after', 'offAfter', test.offAfter, RANGES['model.conditions.*.test.delay.offAfter'])}
         </>
       );
     case 'press':
@@ -209,7 +208,7 @@ function Figures({ setup, view, test, onChange }: FieldProps) {
             options={view.controls.filter((c) => c.kind === 'button').map((c) => ({ value: c.id, label: c.name }))}
             onChange={(control) => onChange({ ...test, control })}
           />
-          {seconds('at least', 'atLeast', test.atLeast)}
+          {seconds('at least', 'atLeast', test.atLeast, RANGES['model.conditions.*.test.press.atLeast'])}
           <label className="flex h-8 items-center gap-2 text-sm">
             <input
               type="checkbox"
@@ -221,7 +220,9 @@ function Figures({ setup, view, test, onChange }: FieldProps) {
             />
             let go in time
           </label>
-          {test.before !== null && test.before !== undefined && seconds('before', 'before', test.before)}
+          {test.before !== null &&
+            test.before !== undefined &&
+            seconds('before', 'before', test.before, RANGES['model.conditions.*.test.press.before'])}
         </>
       );
     default:
