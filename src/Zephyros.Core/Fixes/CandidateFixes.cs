@@ -171,7 +171,7 @@ internal static class CandidateFixes
         {
             Value = new ControlSource { Control = stick },
             Relation = Relation.Below,
-            Limit = Percent.ThrottleLow,
+            Limit = setup.Transmitter.ThrottleLow,
         };
         var latch = new LatchTest { Set = [on], Clear = [new AllTest { Of = [new NotTest { Of = [on] }, low] }] };
         return setup with

@@ -74,6 +74,12 @@ public sealed record Transmitter
     [Range(100, 60000)]
     public Milliseconds RestartTime { get; init; } = new(500);
 
+    /// <summary>A throttle stick below this is low to what the model asks of it, -100 to -50 %, whatever limit a board has.</summary>
+    [Figure(Station.Hands, "A throttle stick is low below", ProvenanceKind.CommonPractice)]
+    [Description("A throttle stick below this is low to what the model asks of it, in percent.")]
+    [Range(-100, -50)]
+    public Percent ThrottleLow { get; init; } = new(-98);
+
     /// <summary>The controls by id.</summary>
     [Description("The controls by id.")]
     public required ImmutableDictionary<string, Control> Controls { get; init; }

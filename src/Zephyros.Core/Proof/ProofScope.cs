@@ -200,10 +200,11 @@ internal sealed class ProofScope
     }
 
     /// <summary>The highest value of the throttle stick, in percent, that a hand takes for low: up to where, coming through straight, it
-    /// would make thrust that is felt; and at least -98 %.</summary>
+    /// would make thrust that is felt; and at least where the
+    /// transmitter takes it for low.</summary>
     public double StickLowLimit =>
         Math.Max(
-            Percent.ThrottleLow.Value,
+            Plan.Setup.Transmitter.ThrottleLow.Value,
             (
                 Plan.Setup.Board.OnWire(StickAxis.Throttle, Plan.Setup.Board.ThrottleLow).Value
                 + BoardPlan.NoticeableThrust.Value

@@ -71,7 +71,10 @@ public sealed class ThrottleLock : IReadyMade
         var unlocked = work.Condition("Throttle unlocked", latch);
         var locked = work.Condition("Throttle locked", new NotTest { Of = [new HoldsTest { Condition = unlocked }] });
         work.Force("Throttle lock", throttle, locked, Percent.Low);
-        return new Built(work.Setup, [ThrottleTarget.Lowest(setup), $"Throttle is low below {Percent.ThrottleLow}."]);
+        return new Built(
+            work.Setup,
+            [ThrottleTarget.Lowest(setup), $"Throttle is low below {setup.Transmitter.ThrottleLow}."]
+        );
     }
 
     internal static CompareTest ThrottleIsLow(Setup setup) =>
@@ -79,6 +82,6 @@ public sealed class ThrottleLock : IReadyMade
         {
             Value = new ControlSource { Control = setup.Transmitter.StickOf(StickAxis.Throttle)! },
             Relation = Relation.Below,
-            Limit = Percent.ThrottleLow,
+            Limit = setup.Transmitter.ThrottleLow,
         };
 }

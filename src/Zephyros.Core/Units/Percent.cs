@@ -12,10 +12,6 @@ public readonly record struct Percent(double Value) : IQuantity<Percent>
     /// <summary>The high end of normal travel, +100 %.</summary>
     public static readonly Percent High = new(100);
 
-    /// <summary>A throttle stick below this is low, whatever limit a board has.</summary>
-    [Figure(Station.Hands, "A throttle stick is low below", ProvenanceKind.CommonPractice)]
-    public static readonly Percent ThrottleLow = new(-98);
-
     /// <inheritdoc />
     public static string Symbol => "%";
 

@@ -88,7 +88,7 @@ public sealed record SetupView(
             PortChoices.Of(setup.Board, plan.Wire),
             ChannelBudget.Of(plan),
             QualityView.Of(setup),
-            StartValues.Usual
+            StartValues.With(setup.Transmitter)
         );
     }
 }

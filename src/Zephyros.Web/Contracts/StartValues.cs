@@ -1,4 +1,5 @@
 using Zephyros.Core.Board;
+using Zephyros.Core.Hands;
 using Zephyros.Core.Units;
 
 namespace Zephyros.Web.Contracts;
@@ -10,7 +11,7 @@ namespace Zephyros.Web.Contracts;
 /// <param name="TiltLimit">The board refuses to arm beyond this tilt.</param>
 public sealed record StartValues(Microseconds BandLow, Microseconds BandHigh, Percent ThrottleLow, Degrees TiltLimit)
 {
-    /// <summary>The usual values.</summary>
-    public static StartValues Usual { get; } =
-        new(Bands.FarEnd, Bands.Highest, Percent.ThrottleLow, ArmGuards.UsualTilt);
+    /// <summary>The usual values with a transmitter.</summary>
+    public static StartValues With(Transmitter transmitter) =>
+        new(Bands.FarEnd, Bands.Highest, transmitter.ThrottleLow, ArmGuards.UsualTilt);
 }

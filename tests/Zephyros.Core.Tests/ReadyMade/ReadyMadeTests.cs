@@ -82,6 +82,19 @@ public sealed class ReadyMadeTests
         Assert.Single(twice.Model.Conditions.Values, c => c.Label == "Throttle low");
     }
 
+    // A stick that is worn at its end counts as low from where its transmitter says.
+    [Fact]
+    public void Low_is_where_the_transmitter_says()
+    {
+        var worn = Demo.Plain with { Transmitter = Demo.Plain.Transmitter with { ThrottleLow = new(-95) } };
+        foreach (var (setup, unlocks) in new[] { (Demo.Plain, false), (worn, true) })
+        {
+            var rig = new ModelRig(setup.ReadyMade("throttle-lock", ("arm", "left-shoulder:2")));
+            rig.Put("throttle", -96).Put("left-shoulder", 2).Put("throttle", 50);
+            Assert.Equal(unlocks, rig.Value("throttle") > 40);
+        }
+    }
+
     [Fact]
     public void The_cut_wins_over_every_other_override_on_the_throttle()
     {

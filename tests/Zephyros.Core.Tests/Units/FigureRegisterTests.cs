@@ -31,7 +31,7 @@ public sealed class FigureRegisterTests
         Assert.Equal("300 ms", Named("RadioWay.GivesUpAfter").Words);
         Assert.Equal("10 s", Named("LossSettings.LandingTime").Words);
         Assert.Equal(new LossSettings().LandingTime.Value, Named("LossSettings.LandingTime").Value);
-        Assert.Equal("−98 %", Named("Percent.ThrottleLow").Words);
+        Assert.Equal("−98 %", Named("Transmitter.ThrottleLow").Words);
         Assert.Equal(QualityChannels.Residue.Value, Named("QualityChannels.Residue").Value);
         Assert.Equal("4", Named("ChannelNumber.StickChannels").Words);
     }

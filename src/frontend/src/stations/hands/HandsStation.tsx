@@ -40,7 +40,7 @@ export function HandsStation({ setup, view, changes }: Props) {
           What each control does in every position, the others resting at their start.{' '}
           {free > 0 ? `${free} ${free === 1 ? 'control is' : 'controls are'} free.` : 'No control is free.'}
         </StationHead>
-        <TransmitterFields setup={setup} changes={changes} />
+        <TransmitterFields setup={setup} view={view} changes={changes} />
       </div>
       <PowerOnCheck items={view.powerOn} />
       {ROWS.map(({ name, sides }) => {

@@ -3,7 +3,7 @@ import { useQuery } from '@tanstack/react-query';
 import { Settings2 } from 'lucide-react';
 import { makeEdit } from '../../api/edits';
 import { transmittersQuery } from '../../api/queries';
-import type { Setup } from '../../api/types';
+import type { Setup, SetupView } from '../../api/types';
 import type { Changes } from '../../edits/useChanges';
 import { ActionMenu } from '../../ui/ActionMenu';
 import { Button } from '../../ui/Button';
@@ -14,11 +14,12 @@ import { TextField } from '../../ui/TextField';
 
 interface Props {
   setup: Setup;
+  view: SetupView;
   changes: Changes;
 }
 
 /** What the transmitter itself can do: its scale, its limits and steps; and another shape to start from. */
-export function TransmitterFields({ setup, changes }: Props) {
+export function TransmitterFields({ setup, view, changes }: Props) {
   const shapes = useQuery(transmittersQuery);
   const { transmitter } = setup;
   const put = (title: string, member: string, value: unknown) =>
@@ -84,6 +85,14 @@ export function TransmitterFields({ setup, changes }: Props) {
           value={transmitter.curvePoints ?? 17}
           {...RANGES['transmitter.curvePoints']}
           onCommit={(v) => put(`Curves of ${v} points`, 'curvePoints', v)}
+        />
+        <NumberField
+          label="Throttle stick is low below"
+          unit="%"
+          value={view.starts.throttleLow}
+          {...RANGES['transmitter.throttleLow']}
+          step={0.5}
+          onCommit={(v) => put(`The throttle stick is low below ${v} %`, 'throttleLow', v)}
         />
         <NumberField
           label="Letters of a name, 0 any"
