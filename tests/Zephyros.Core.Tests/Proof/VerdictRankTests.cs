@@ -35,6 +35,30 @@ public sealed class VerdictRankTests
         Assert.Equal(one.Path.Select(s => s.Sentence), two.Path.Select(s => s.Sentence));
     }
 
+    // Somebody waits and looks on: deeper and more each time, and never more than there may be.
+    [Fact]
+    public void It_is_told_how_far_a_proof_has_come()
+    {
+        var told = new Told();
+        var verdict = new Prover(SignalPlan.Compile(Demo.Plain), Build.Patient).Prove(
+            new Several(["kept"]),
+            told,
+            TestContext.Current.CancellationToken
+        );
+        Assert.True(told.Reports.Count > verdict.Depth);
+        Assert.Equal(told.Reports.OrderBy(r => r.Moves).ThenBy(r => r.States), told.Reports);
+        Assert.InRange(told.Reports[^1].Moves, verdict.Depth - 1, verdict.Depth);
+        Assert.Equal(verdict.States, told.Reports[^1].States);
+        Assert.All(told.Reports, r => Assert.True(r.Estimate >= r.States, $"{r}"));
+    }
+
+    private sealed class Told : IProgress<ProofProgress>
+    {
+        public List<ProofProgress> Reports { get; } = [];
+
+        public void Report(ProofProgress value) => Reports.Add(value);
+    }
+
     [Fact]
     public void Nothing_to_check_says_nothing()
     {
