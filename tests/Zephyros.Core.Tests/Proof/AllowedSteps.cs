@@ -86,7 +86,7 @@ internal sealed class AllowedSteps(ReducedModel model, SituationSystem system)
         if (model.Scope.TelemetryInput is not (>= 0 and var input))
             return [];
         var cell = 1 - TelemetryOf(state);
-        if (!system.Allows(state.Situation, [(input, cell)]))
+        if (!system.Telemetry.Allows(system.Situations[state.Situation], [(input, cell)]))
             return [];
         var (word, bit) = Heard((state.Word, state.Bit), cell);
         return Next(
@@ -101,7 +101,7 @@ internal sealed class AllowedSteps(ReducedModel model, SituationSystem system)
     }
 
     private (int Word, int Bit) Places(ProofState before, Happening happening) =>
-        system.TelemetryAfter(happening) is { } cell
+        system.Telemetry.After(happening) is { } cell
             ? model.Grid.With(model.Scope.TelemetryInput, cell, before.Word, before.Bit)
             : (before.Word, before.Bit);
 

@@ -56,7 +56,7 @@ public sealed class TelemetryMovesTests
     [InlineData(MoveKind.Cable, 2, null)]
     [InlineData(MoveKind.Input, 0, null)]
     public void Where_telemetry_stands_then(MoveKind kind, int value, int? cell) =>
-        Assert.Equal(cell, SituationSystem.TelemetryAfter(kind, value));
+        Assert.Equal(cell, TelemetryMoves.After(kind, value));
 
     // A lift while telemetry is away: it comes long after the loss, or not before the link is back, as the sequence says.
     [Fact]

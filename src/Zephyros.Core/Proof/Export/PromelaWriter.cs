@@ -166,7 +166,7 @@ internal sealed class PromelaWriter(
         Line($"c_decl {{ enum {{ SITUATIONS = {count} }}; }}");
         Numbers("start", starts);
         Numbers("after", after);
-        Numbers("comes", system.Situations.Select((_, i) => system.TelemetryArrives(i) ? 1 : 0));
+        Numbers("comes", system.Situations.Select(s => TelemetryMoves.Arrives(s) ? 1 : 0));
         Numbers("off", system.Situations.Select(s => s.Radio == RadioState.Off ? 1 : 0));
     }
 
@@ -320,7 +320,7 @@ internal sealed class PromelaWriter(
     private void Other(int h)
     {
         var happening = happenings[h];
-        var telemetry = explorer.System.TelemetryAfter(happening) is { } put
+        var telemetry = explorer.System.Telemetry.After(happening) is { } put
             ? (Input: model.Scope.TelemetryInput, Cell: put)
             : (Input: -1, Cell: 0);
         var load = Load(telemetry.Input, telemetry.Cell);

@@ -122,7 +122,7 @@ public sealed class BenchReplay
 
     private void FollowTelemetry(PathStep step)
     {
-        if (decides && step.Kind is { } kind && SituationSystem.TelemetryAfter(kind, step.Value) is { } cell)
+        if (decides && step.Kind is { } kind && TelemetryMoves.After(kind, step.Value) is { } cell)
             Bench.DecideTelemetry(cell == ProofScope.TelemetryLost);
     }
 

@@ -205,7 +205,7 @@ internal sealed class Explorer
     // The positions after something happened: telemetry may go or come with it.
     private PassingSet Happen(StateSet set, Happening happening)
     {
-        if (system.TelemetryAfter(happening) is not { } cell)
+        if (system.Telemetry.After(happening) is not { } cell)
             return here;
         going.Clear();
         for (var i = 0; i < set.Places.Length; i++)
@@ -240,7 +240,7 @@ internal sealed class Explorer
             moved.Clear();
             foreach (var move in group.Moves)
             {
-                if (!system.Allows(set.Situation, move))
+                if (!system.Telemetry.Allows(system.Situations[set.Situation], move))
                     continue;
                 Move(move);
                 if (move.Length > 1)

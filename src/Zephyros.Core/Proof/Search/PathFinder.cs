@@ -65,7 +65,7 @@ internal sealed class PathFinder(
     private bool IsBefore(StateSet set, Happening happening, ProofState state, out ProofState before)
     {
         before = new ProofState(state.Word, state.Bit, set.Memory, set.Situation);
-        if (system.TelemetryAfter(happening) is not { } cell)
+        if (system.Telemetry.After(happening) is not { } cell)
             return set.Contains(state.Word, state.Bit);
         var input = model.Scope.TelemetryInput;
         if (grid.Cell(input, state.Word, state.Bit) != cell)
@@ -87,7 +87,7 @@ internal sealed class PathFinder(
         {
             if (
                 move.Any(m => grid.Cell(m.Input, state.Word, state.Bit) != m.Cell)
-                || !system.Allows(set.Situation, move)
+                || !system.Telemetry.Allows(system.Situations[set.Situation], move)
             )
                 continue;
             foreach (var (word, bit) in Origins(move, state.Word, state.Bit))

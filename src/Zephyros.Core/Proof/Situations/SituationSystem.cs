@@ -39,6 +39,7 @@ internal sealed class SituationSystem
     {
         (this.model, this.watch, plan) = (model, watch, model.Scope.Plan);
         model.NumberOf(0);
+        Telemetry = new TelemetryMoves(model.Scope.TelemetryInput);
         order = new TimerOrder(plan, model.Memory);
         foreach (var atom in model.Scope.Atoms)
         {
@@ -61,6 +62,9 @@ internal sealed class SituationSystem
                 .ToDictionary(c => c, c => Preset(c)!.Value)
         );
     }
+
+    /// <summary>What brings telemetry and takes it away.</summary>
+    public TelemetryMoves Telemetry { get; }
 
     /// <summary>What was worked out so far.</summary>
     public IEnumerable<StepTable> Tables => steps.Values;
@@ -100,21 +104,21 @@ internal sealed class SituationSystem
             if (Runs(now, timer))
                 yield return new(MoveKind.BoardTime, (int)timer);
         if (now.Radio == RadioState.Up)
-            foreach (var happening in Missed(MoveKind.RadioLost))
+            foreach (var happening in Telemetry.Missed(MoveKind.RadioLost))
                 yield return happening;
         if (now.Radio == RadioState.Lost)
-            foreach (var happening in Heard(MoveKind.RadioBack, now.Board.Powered))
+            foreach (var happening in Telemetry.Heard(MoveKind.RadioBack, now.Board.Powered))
                 yield return happening;
         if (now.Board.Powered)
-            foreach (var happening in Missed(MoveKind.PowerOff))
+            foreach (var happening in Telemetry.Missed(MoveKind.PowerOff))
                 yield return happening;
         else
-            foreach (var happening in Heard(MoveKind.PowerOn, now.Radio == RadioState.Up))
+            foreach (var happening in Telemetry.Heard(MoveKind.PowerOn, now.Radio == RadioState.Up))
                 yield return happening;
         if (now.Radio != RadioState.Off)
             yield return new(MoveKind.TransmitterOff);
         else if (!Restarting(now))
-            foreach (var happening in Heard(MoveKind.TransmitterOn, now.Board.Powered))
+            foreach (var happening in Telemetry.Heard(MoveKind.TransmitterOn, now.Board.Powered))
                 yield return happening;
         foreach (var lies in Orientations())
             if (lies != now.Lies)
@@ -161,59 +165,8 @@ internal sealed class SituationSystem
     /// <summary>Why the model is run once more when something happens.</summary>
     public RowCause CauseOf(Happening happening) =>
         happening.Kind == MoveKind.TransmitterOn ? new(0, OpenComparisons.Everything)
-        : TelemetryAfter(happening) is null ? new(0, model.Open.Nothing)
+        : Telemetry.After(happening) is null ? new(0, model.Open.Nothing)
         : new(0, model.Open.ByInputs([model.Scope.TelemetryInput]));
-
-    /// <summary>True when telemetry can arrive in a situation.</summary>
-    public bool TelemetryArrives(int number) => situations[number] is { Radio: RadioState.Up, Board.Powered: true };
-
-    /// <summary>Where telemetry as such stands after something happened, for an input of a cell; null when it stays.</summary>
-    public int? TelemetryAfter(Happening happening) =>
-        model.Scope.TelemetryInput < 0 ? null : TelemetryAfter(happening.Kind, happening.Value);
-
-    /// <summary>The same where telemetry makes a difference.</summary>
-    public static int? TelemetryAfter(MoveKind kind, int value) =>
-        kind == MoveKind.TransmitterOff ? ProofScope.TelemetryLost
-        : value == ProofScope.TelemetryStays ? null
-        : kind
-            is MoveKind.RadioLost
-                or MoveKind.RadioBack
-                or MoveKind.PowerOff
-                or MoveKind.PowerOn
-                or MoveKind.TransmitterOn
-            ? value
-        : null;
-
-    /// <summary>True when a movement can be made in a situation: telemetry comes only by radio, from a craft with power.</summary>
-    public bool Allows(int number, (int Input, int Cell)[] move)
-    {
-        foreach (var (input, cell) in move)
-            if (input == model.Scope.TelemetryInput && cell != ProofScope.TelemetryLost && !TelemetryArrives(number))
-                return false;
-        return true;
-    }
-
-    // Telemetry comes with the first packet, or later, or was not missed at all.
-    private IEnumerable<Happening> Heard(MoveKind kind, bool comes)
-    {
-        if (comes || model.Scope.TelemetryInput < 0)
-            yield return new(kind);
-        if (model.Scope.TelemetryInput >= 0)
-            yield return new(kind, ProofScope.TelemetryStays);
-    }
-
-    // Telemetry is missed at once, or later, which is a move of its own.
-    private IEnumerable<Happening> Missed(MoveKind kind)
-    {
-        if (model.Scope.TelemetryInput < 0)
-        {
-            yield return new(kind);
-            yield break;
-        }
-
-        yield return new(kind, ProofScope.TelemetryLost);
-        yield return new(kind, ProofScope.TelemetryStays);
-    }
 
     /// <summary>What follows when something happens in a situation, by the number of what the transmitter then makes the board read.</summary>
     public StepTable Steps(int situation, Happening happening)
