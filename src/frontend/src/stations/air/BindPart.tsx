@@ -66,7 +66,7 @@ function Guide({ id, name, steps }: { id: string; name: string; steps: readonly 
               <p>{step.do}</p>
               {step.light && (
                 <p className="text-sm">
-                  <b>Then you see:</b> {step.light}
+                  <b>Then you see, for example:</b> {step.light}
                 </p>
               )}
               <div className="mt-1 flex flex-wrap gap-4" role="radiogroup" aria-label={`Step ${i + 1}`}>
