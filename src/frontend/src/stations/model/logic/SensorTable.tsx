@@ -87,7 +87,9 @@ export function SensorTable({ setup, view, changes }: Props) {
                 onChange={(v) => put(`${sensor.label} measures ${v}`, id, 'measures', v)}
               />
               <label className="flex flex-col gap-0.5 text-sm text-soft">
-                measured at the craft now
+                {rounded(known) === rounded(reading)
+                  ? 'measured at the craft now'
+                  : `at the craft; last heard: ${rounded(known)} ${sensor.unit ?? ''}`}
                 <span className="flex h-8 items-center gap-2">
                   <input
                     type="range"
@@ -104,11 +106,6 @@ export function SensorTable({ setup, view, changes }: Props) {
                   </b>
                 </span>
               </label>
-              {rounded(known) !== rounded(reading) && (
-                <p className="flex h-8 items-center text-sm text-soft">
-                  last heard: {rounded(known)} {sensor.unit}
-                </p>
-              )}
               <RemoveButton place={`/model/sensors/${id}`} name={sensor.label} changes={changes} />
             </li>
           );
