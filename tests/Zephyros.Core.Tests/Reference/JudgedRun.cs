@@ -44,6 +44,7 @@ internal sealed class JudgedRun
     private TimeSpan lastFrame;
     private double lastThrottle = double.NaN;
     private bool lastAtRest;
+    private bool lastMissed;
     private BoardState last;
     private MotorLevel beforeMotors;
 
@@ -389,10 +390,11 @@ internal sealed class JudgedRun
 
     private bool AtRest => !Bench.Memory.Restless;
 
-    // The throttle must not fall or leap when nothing but its stick rises.
+    // The throttle must not fall or leap when nothing but its stick rises: telemetry that is missed or comes then is something else.
     private void Course()
     {
-        if (rises && moved.SetEquals([stick]) && lastAtRest && AtRest && Throttle < lastThrottle)
+        var alone = rises && moved.SetEquals([stick]) && lastMissed == Bench.TelemetryLost;
+        if (alone && lastAtRest && AtRest && Throttle < lastThrottle)
             Break("can-fly", $"throttle from {lastThrottle} to {Throttle} while the stick rises");
     }
 
@@ -409,7 +411,7 @@ internal sealed class JudgedRun
         {
             moved.Clear();
             (safe, othersThanSafe) = (false, false);
-            (lastThrottle, lastAtRest) = (Throttle, AtRest);
+            (lastThrottle, lastAtRest, lastMissed) = (Throttle, AtRest, Bench.TelemetryLost);
         }
     }
 }
