@@ -7,7 +7,8 @@ using Zephyros.Core.Units;
 
 namespace Zephyros.Core.Edits;
 
-/// <summary>Edits that bring the signal quality to the board, which takes the receiver or the transmitter, and the board. Each is a pure function of the setup.</summary>
+/// <summary>Edits that bring the signal quality to the board: who puts it into a channel, and where the board reads it. Each is a pure function of
+/// the setup.</summary>
 public static class QualityEdits
 {
     /// <summary>Lets the receiver put the signal quality into a channel, and the board read it there.</summary>

@@ -94,7 +94,7 @@ export function SensorTable({ setup, view, changes }: Props) {
                   <input
                     type="range"
                     className="w-36 accent-sea"
-                    aria-label={`${sensor.label} on the bench`}
+                    aria-label={`${sensor.label} at the craft`}
                     min={sensor.lowest}
                     max={sensor.highest}
                     step={(sensor.highest - sensor.lowest) / 200}
