@@ -64,6 +64,7 @@ internal sealed class ProofScope
     private readonly Action? breath;
     private readonly Dictionary<int, ulong> sources = [];
     private readonly List<ProofInput> inputs = [];
+    private readonly HashSet<string> course = [];
     private readonly List<int> registers = [];
     private readonly List<(int Register, ValueRange Range)> anywhere = [];
     private readonly List<(int Op, ValueRange Range)> slowAnywhere = [];
@@ -90,6 +91,8 @@ internal sealed class ProofScope
             anywhere.Add((register, Whole(register)));
         if (looks.AtRestOn is null)
             AddSlow();
+        if (looks.CourseOf is { } channel)
+            course = [.. plan.Model.Graph.CarriedTo(new ModelNode(NodeKind.Chain, channel)).Select(n => n.Id)];
         AddInputs();
         if (Parts.Count(p => p.Code is OpCode.Delay or OpCode.Press) > MostTimed)
             Obstacle = $"More than {MostTimed} delays and presses at once.";
@@ -379,10 +382,10 @@ internal sealed class ProofScope
             Obstacle = "Too many sticks, dials and sensors at once.";
     }
 
-    // What cannot be told apart is no input; it stays anywhere.
+    // What cannot be told apart is no input; it stays anywhere. Unless a channel is looked at into which it is carried.
     private void Add(ProofInput input, int register)
     {
-        if (input.Cells is [{ Open: false }])
+        if (input.Cells is [{ Open: false }] && !course.Contains(input.Id))
             return;
         inputs.Add(input);
         registers.Add(register);

@@ -1,5 +1,6 @@
 using System.Diagnostics;
 using Zephyros.Core.Board;
+using Zephyros.Core.Hands;
 using Zephyros.Core.Path;
 using Zephyros.Core.Path.PowerOn;
 using Zephyros.Core.Proof.Cells;
@@ -24,6 +25,7 @@ public sealed class Prover
     private readonly SignalPlan plan;
     private readonly ProofLimits limits;
     private readonly StopControls stops;
+    private readonly PromiseCheck responseCheck;
     private readonly Dictionary<(ProofLooks Looks, bool Examples), ReducedModel> models = [];
     private readonly Stopwatch clock = new();
     private IProgress<ProofProgress>? progress;
@@ -40,6 +42,14 @@ public sealed class Prover
     {
         (this.plan, this.limits) = (plan, limits);
         stops = new StopControls(plan, Explore);
+        // Whatever the throttle's channel does to the motors.
+        responseCheck = new PromiseCheck(
+            BoardView.LowBit | BoardView.ThrustBit,
+            () => new GoalWatch((_, _) => false)
+        )
+        {
+            CourseOf = plan.ChannelAt(plan.Setup.Board.Map.ChannelOf(StickAxis.Throttle))?.Id,
+        };
     }
 
     /// <summary>Explores what a promise asks for. A sequence that breaks it is played on the bench before it counts.</summary>
@@ -205,11 +215,11 @@ public sealed class Prover
         {
             if (responded)
                 return response;
-            var model = ModelFor(ResponseCheck);
+            var model = ModelFor(responseCheck);
             if (model.Scope.Obstacle.Length == 0 && !TooLarge(model))
             {
-                var explorer = ExplorerFor(ResponseCheck, ResponseCheck.Watch());
-                if (Explore(ResponseCheck, model, explorer).Ending == ExplorationEnding.Exhausted)
+                var explorer = ExplorerFor(responseCheck, responseCheck.Watch());
+                if (Explore(responseCheck, model, explorer).Ending == ExplorationEnding.Exhausted)
                     response = ThrottleResponse.Of(model, explorer, Breathe);
                 else
                     unanswered = "Too many states to look at the throttle in all of them.";
@@ -230,13 +240,7 @@ public sealed class Prover
 
     /// <summary>Brings a place of the response on the bench.</summary>
     internal PromiseVerdict Judge(ResponsePlace place, string words) =>
-        new ResponseCourt(this, ResponseCheck, Response!).Verdict(place, words);
-
-    // Whatever the throttle's channel does to the motors.
-    private static readonly PromiseCheck ResponseCheck = new(
-        BoardView.LowBit | BoardView.ThrustBit,
-        () => new GoalWatch((_, _) => false)
-    );
+        new ResponseCourt(this, responseCheck, Response!).Verdict(place, words);
 
     private PromiseVerdict? ByResponse(Promise promise)
     {

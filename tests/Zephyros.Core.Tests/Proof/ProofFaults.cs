@@ -459,6 +459,21 @@ internal static class ProofFaults
                     ),
                 "no-jump"
             ),
+            ["a throttle that leaps when its stick comes below a place, once"] = (
+                Demo.Plain.WithCondition("dipped", Latch(Below(Hand("throttle"), -20), At("left-shoulder", 1)))
+                    .WithStep(
+                        "throttle",
+                        "more",
+                        new ScaleStep
+                        {
+                            Order = 1,
+                            Scale = new(100),
+                            Shift = new(70),
+                            When = "dipped",
+                        }
+                    ),
+                "no-jump"
+            ),
             ["loss procedure for ever"] = (
                 CleanWren.WithFunction("lamp", f => Band(f, 900, 2100) with { Kind = FunctionKind.LossProcedure }),
                 "can-fly"

@@ -40,6 +40,7 @@ internal sealed class JudgedRun
     private bool heard;
     private bool wasOn = true;
     private bool rises;
+    private bool near;
     private bool heardByRadio;
     private TimeSpan lastFrame;
     private double lastThrottle = double.NaN;
@@ -194,6 +195,7 @@ internal sealed class JudgedRun
         safe |= toSafe;
         othersThanSafe |= !toSafe;
         rises = id == stick && setting > from;
+        near = id == stick && Math.Abs(setting - from) <= 2 * setup.Limits.JumpWithin.Value;
     }
 
     private void Watch(TimeSpan until)
@@ -205,7 +207,7 @@ internal sealed class JudgedRun
             See();
         }
 
-        rises = false;
+        (rises, near) = (false, false);
     }
 
     private void Break(string code, string seen) => Broken.TryAdd(code, seen);
@@ -390,12 +392,19 @@ internal sealed class JudgedRun
 
     private bool AtRest => !Bench.Memory.Restless;
 
-    // The throttle must not fall or leap when nothing but its stick rises: telemetry that is missed or comes then is something else.
+    // The throttle must not fall or leap when nothing but its stick moves: telemetry that is missed or comes then is something else.
     private void Course()
     {
-        var alone = rises && moved.SetEquals([stick]) && lastMissed == Bench.TelemetryLost;
-        if (alone && lastAtRest && AtRest && Throttle < lastThrottle)
+        if (!lastAtRest || !AtRest || !moved.SetEquals([stick]) || lastMissed != Bench.TelemetryLost)
+            return;
+        if (rises && Throttle < lastThrottle)
             Break("can-fly", $"throttle from {lastThrottle} to {Throttle} while the stick rises");
+        // 1000 to 2000 µs is all of its travel.
+        var travel =
+            setup.Board.OnWire(StickAxis.Throttle, new(2000)).Value
+            - setup.Board.OnWire(StickAxis.Throttle, new(1000)).Value;
+        if (near && Throttle - lastThrottle > setup.Limits.JumpShare.Value / 100 * travel)
+            Break("no-jump", $"throttle from {lastThrottle} to {Throttle} by a small movement");
     }
 
     private void Forget(BoardState board, bool frames, bool radio)

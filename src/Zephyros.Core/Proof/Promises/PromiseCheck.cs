@@ -46,6 +46,10 @@ public sealed record PromiseCheck(ulong Bits, Func<Watch> Watch)
     /// the board reads has <see cref="ProofScope.UnderWayBit"/> or <see cref="ProofScope.OverriddenBit"/> otherwise. Null for none.</summary>
     public string? AtRestOn { get; init; }
 
+    /// <summary>The id of a channel whose every value is looked at afterwards: whatever is carried into it is an input, also where nothing
+    /// tells its values apart. Null for none.</summary>
+    public string? CourseOf { get; init; }
+
     /// <summary>The ids of the conditions whose beginning the watch looks at, at most <see cref="ProofScope.MostCues"/>; see <see cref="Change.Cues"/>.</summary>
     public IReadOnlyList<string> Cues { get; init; } = [];
 

@@ -12,7 +12,7 @@ namespace Zephyros.Core.Proof.Throttle;
 /// <summary>What the board takes for the throttle at every place of the throttle stick's grid, in every combination of the other inputs
 /// and the memory that can hold: where it falls while the stick rises, and where it grows most within a set movement.</summary>
 /// <remarks>What follows from a movement depends on the memory before it and on where it ends, so one course for each memory and line of
-/// positions says it for every movement along that line. Slow steps have arrived. Other sticks, dials and sensors that are
+/// positions says it for every movement along that line, straight from its beginning to its end. Slow steps have arrived. Other sticks, dials and sensors that are
 /// carried into the throttle, or decide something together with another, stand at the ends and at an example of each of their cells; the verdict says so.</remarks>
 internal sealed class ThrottleResponse
 {
@@ -91,7 +91,7 @@ internal sealed class ThrottleResponse
     /// <summary>What was looked at, and what was only sampled.</summary>
     public IReadOnlyList<string> Assumptions =>
         [
-            "The throttle was looked at in every place of its stick\u2019s grid, in every combination of other inputs and memory that can hold; what moves slowly has arrived.",
+            "The throttle was looked at in every place of its stick\u2019s grid, in every combination of other inputs and memory that can hold; what moves slowly has arrived. Of each movement where it begins and where it ends was looked at.",
             .. sampled.Length > 0
                 ? new[]
                 {
@@ -251,7 +251,8 @@ internal sealed class ThrottleResponse
                 continue;
             if (top < 0 || course[i] >= course[top])
                 top = i;
-            for (var j = i + 1; j < course.Length && j <= i + window; j++)
+            // Either way: what remembers may let it leap while the stick goes down.
+            for (var j = Math.Max(0, i - window); j < course.Length && j <= i + window; j++)
                 if (course[j] - course[i] > (Growth?.Growth ?? 0) + Slack)
                     Growth = Place(i, j);
         }
