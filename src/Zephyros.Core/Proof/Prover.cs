@@ -43,10 +43,7 @@ public sealed class Prover
         (this.plan, this.limits) = (plan, limits);
         stops = new StopControls(plan, Explore);
         // Whatever the throttle's channel does to the motors.
-        responseCheck = new PromiseCheck(
-            BoardView.LowBit | BoardView.ThrustBit,
-            () => new GoalWatch((_, _) => false)
-        )
+        responseCheck = new PromiseCheck(BoardView.LowBit | BoardView.ThrustBit, () => new GoalWatch((_, _) => false))
         {
             CourseOf = plan.ChannelAt(plan.Setup.Board.Map.ChannelOf(StickAxis.Throttle))?.Id,
         };
