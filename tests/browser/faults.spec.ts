@@ -58,6 +58,12 @@ test('a server that is ended in the middle of an import has the craft whole or n
     expect(found.length).toBeLessThanOrEqual(round === 0 ? whole : whole + 1);
     expect(found.every((craft) => craft.revision === 1)).toBe(true);
     whole = found.length;
+    // Many craft make a start slow, and say nothing more.
+    if (whole > 12) {
+      await app.stop();
+      app = await startApp();
+      whole = 3;
+    }
   }
   await app.stop();
 });

@@ -17,22 +17,18 @@ internal sealed class BenchSensors
     /// <summary>What each sensor measures, by its id: what was set by hand, or, at a distance, what link and distance make of it.</summary>
     public IEnumerable<(string Id, Reading Reading)> Measured(SignalPlan plan, RadioWay way)
     {
+        (Reading Quality, Reading Strength)? link = way.At is { } at
+            ? Carried(plan.Setup.Wire.Format, way.Quality, at.Strength)
+            : null;
         foreach (var (id, sensor) in plan.Model.Sensors)
         {
             var byHand = set.GetValueOrDefault(id, sensor.Bench);
-            if (way.At is not { } at)
-            {
-                yield return (id, byHand);
-                continue;
-            }
-
-            var link = Carried(plan.Setup.Wire.Format, way.Quality, at.Strength);
             yield return (
                 id,
                 sensor.Measures switch
                 {
-                    SensorSubject.LinkQuality => link.Quality,
-                    SensorSubject.Strength => link.Strength,
+                    SensorSubject.LinkQuality => link?.Quality ?? byHand,
+                    SensorSubject.Strength => link?.Strength ?? byHand,
                     SensorSubject.Other => byHand,
                 }
             );

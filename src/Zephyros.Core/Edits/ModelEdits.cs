@@ -68,15 +68,18 @@ public static class ModelEdits
         var control = setup.Transmitter.Controls[controlId];
         var present = setup.Model.Channels.FirstOrDefault(c => c.Value.Number == number);
         var id = present.Key ?? NewChannelId(setup, number);
-        var channel =
-            present.Value
-            ?? new Channel
+        var take = new ControlSource { Control = controlId };
+        var channel = present.Value is { } there
+            ? there with
+            {
+                Take = take,
+            }
+            : new Channel
             {
                 Number = number,
                 Label = control.Name,
-                Take = new ControlSource { Control = controlId },
+                Take = take,
             };
-        channel = channel with { Take = new ControlSource { Control = controlId } };
         var model = setup.Model with { Channels = setup.Model.Channels.SetItem(id, channel) };
         return setup with { Model = model };
     }

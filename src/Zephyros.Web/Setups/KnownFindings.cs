@@ -8,7 +8,12 @@ namespace Zephyros.Web.Setups;
 /// together with it.</summary>
 internal sealed class KnownFindings
 {
+    private readonly ConditionalWeakTable<Setup, IReadOnlyList<Finding>> found = [];
     private readonly ConditionalWeakTable<Setup, IReadOnlyList<Finding>> known = [];
+
+    /// <summary>What is wrong with a setup, as <see cref="Examination.Of"/> gives it. Trying the fixes of a whole hangar, which nobody looks at
+    /// there, takes many times as long.</summary>
+    public IReadOnlyList<Finding> Untried(Setup setup) => found.GetValue(setup, Examination.Of);
 
     /// <summary>The findings of a setup, as <see cref="Examination.WithTriedFixes"/> gives them.</summary>
     public IReadOnlyList<Finding> Of(Setup setup) => known.GetValue(setup, Examination.WithTriedFixes);

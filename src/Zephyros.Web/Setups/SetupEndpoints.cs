@@ -61,7 +61,7 @@ internal static class SetupEndpoints
     private static SetupSummary Summarise(StoredSetup stored, KnownFindings findings)
     {
         var setup = stored.Setup;
-        var open = findings.Of(setup).Where(f => f.Justification is null);
+        var open = findings.Untried(setup).Where(f => f.Justification is null);
         return new SetupSummary(
             stored.Id,
             setup.Craft.Name,
