@@ -51,6 +51,16 @@ internal static class PlantedParts
             }
         );
 
+    /// <summary>A step that shifts a chain while a condition holds.</summary>
+    public static ScaleStep Shifted(int order, double percent, string when) =>
+        new()
+        {
+            Order = order,
+            Scale = new(100),
+            Shift = new(percent),
+            When = when,
+        };
+
     public static SensorTest Reads(string sensor, Relation relation, double limit) =>
         new()
         {

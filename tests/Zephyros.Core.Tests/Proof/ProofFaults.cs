@@ -446,32 +446,22 @@ internal static class ProofFaults
             ["a throttle that leaps where a condition begins"] = (
                 Clean
                     .WithCondition("up", Above(Hand("throttle"), 0))
-                    .WithStep(
-                        "throttle",
-                        "more",
-                        new ScaleStep
-                        {
-                            Order = 1,
-                            Scale = new(100),
-                            Shift = new(70),
-                            When = "up",
-                        }
-                    ),
+                    .WithStep("throttle", "more", Shifted(1, 70, "up")),
                 "no-jump"
             ),
             ["a throttle that leaps when its stick comes below a place, once"] = (
                 Demo.Plain.WithCondition("dipped", Latch(Below(Hand("throttle"), -20), At("left-shoulder", 1)))
-                    .WithStep(
-                        "throttle",
-                        "more",
-                        new ScaleStep
-                        {
-                            Order = 1,
-                            Scale = new(100),
-                            Shift = new(70),
-                            When = "dipped",
-                        }
-                    ),
+                    .WithStep("throttle", "more", Shifted(1, 70, "dipped")),
+                "no-jump"
+            ),
+            ["a throttle that leaps twice on the way of one movement"] = (
+                Demo.Plain.WithCondition(
+                        "passed",
+                        Latch(All(Above(Hand("throttle"), 0), Below(Hand("throttle"), 2)), At("left-shoulder", 1))
+                    )
+                    .WithCondition("beyond", All(Holds("passed"), Above(Hand("throttle"), 4)))
+                    .WithStep("throttle", "first", Shifted(1, 40, "passed"))
+                    .WithStep("throttle", "second", Shifted(2, 40, "beyond")),
                 "no-jump"
             ),
             ["loss procedure for ever"] = (

@@ -29,8 +29,12 @@ internal sealed class ResponseCourt(Prover prover, PromiseCheck check, ThrottleR
         foreach (var (input, setting) in place.Settings)
             Move(model.Scope.Inputs[input], setting);
         Move(stick, place.From);
+        var from = steps.Count - 1;
+        foreach (var passed in place.Passed)
+            Move(stick, passed);
         Move(stick, place.To);
-        var (before, after) = Play(steps);
+        var seen = Play(steps);
+        var (before, after) = (seen[from], seen[^1]);
         var confirmed = Math.Sign(Math.Round(after - before)) == Math.Sign(Math.Round(place.After - place.Before));
         return new PromiseVerdict(
             confirmed ? VerdictKind.Broken : VerdictKind.NotProven,
@@ -57,22 +61,22 @@ internal sealed class ResponseCourt(Prover prover, PromiseCheck check, ThrottleR
         }
     }
 
-    // What the board takes for the throttle before and after the last step. The steps then tell what the bench did.
-    private (double Before, double After) Play(List<PathStep> steps)
+    // What the board takes for the throttle after each step. The steps then tell what the bench did.
+    private double[] Play(List<PathStep> steps)
     {
         var replay = new BenchReplay(response.Model.Scope.Plan.Setup, steps);
-        var before = double.NaN;
+        var seen = new double[steps.Count];
         while (!replay.AtEnd)
         {
-            before = Throttle(replay.Bench);
             var told = replay.Tell();
+            seen[replay.Played] = Throttle(replay.Bench);
             steps[replay.Played] = told with
             {
-                Outcome = $"{told.Outcome} Throttle {Figures.Plain(Throttle(replay.Bench))} µs.",
+                Outcome = $"{told.Outcome} Throttle {Figures.Plain(seen[replay.Played])} µs.",
             };
         }
 
-        return (before, Throttle(replay.Bench));
+        return seen;
     }
 
     private static double Throttle(BenchRun bench) =>

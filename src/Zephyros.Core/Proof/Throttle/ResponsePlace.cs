@@ -23,6 +23,9 @@ internal sealed record ResponsePlace(
     /// <summary>Where sampled inputs stand.</summary>
     public IReadOnlyList<(int Input, double Setting)> Settings { get; init; } = [];
 
+    /// <summary>Where something that remembers changes on the way, in percent of the stick.</summary>
+    public IReadOnlyList<double> Passed { get; init; } = [];
+
     /// <summary>How much it grows, in microseconds.</summary>
     public double Growth => After - Before;
 }

@@ -12,8 +12,9 @@ namespace Zephyros.Core.Proof.Throttle;
 /// <summary>What the board takes for the throttle at every place of the throttle stick's grid, in every combination of the other inputs
 /// and the memory that can hold: where it falls while the stick rises, and where it grows most within a set movement.</summary>
 /// <remarks>What follows from a movement depends on the memory before it and on where it ends, so one course for each memory and line of
-/// positions says it for every movement along that line, straight from its beginning to its end. Slow steps have arrived. Other sticks, dials and sensors that are
-/// carried into the throttle, or decide something together with another, stand at the ends and at an example of each of their cells; the verdict says so.</remarks>
+/// positions says it for every movement along that line; where a place that is passed changes the memory, the course of that one goes on.
+/// Slow steps have arrived. Other sticks, dials and sensors that are carried into the throttle, or decide something together with another,
+/// stand at the ends and at an example of each of their cells; the verdict says so.</remarks>
 internal sealed class ThrottleResponse
 {
     // Rounding of binary fractions on the way.
@@ -25,6 +26,7 @@ internal sealed class ThrottleResponse
     private readonly int register;
     private readonly int index;
     private readonly int channel;
+    private readonly int[] cellAt;
     private readonly int[][] placesOf;
     private readonly int[] sampled;
     private readonly int[] telling;
@@ -41,7 +43,7 @@ internal sealed class ThrottleResponse
         register = scope.Registers[stick];
         channel = plan.Channels[index].Channel.Number.Value - 1;
         run = new RangeRun(plan, scope.Relevant, scope.Parts) { Examples = true };
-        int[] cells =
+        cellAt =
         [
             .. Enumerable
                 .Range(0, ProofScope.GridSteps + 1)
@@ -51,7 +53,7 @@ internal sealed class ThrottleResponse
         [
             .. Enumerable
                 .Range(0, scope.Inputs[stick].Cells.Count)
-                .Select(c => Enumerable.Range(0, cells.Length).Where(i => cells[i] == c).ToArray()),
+                .Select(c => Enumerable.Range(0, cellAt.Length).Where(i => cellAt[i] == c).ToArray()),
         ];
         var carried = plan.Graph.CarriedTo(new ModelNode(NodeKind.Chain, plan.Channels[index].Id));
         sampled =
@@ -91,7 +93,10 @@ internal sealed class ThrottleResponse
     /// <summary>What was looked at, and what was only sampled.</summary>
     public IReadOnlyList<string> Assumptions =>
         [
-            "The throttle was looked at in every place of its stick\u2019s grid, in every combination of other inputs and memory that can hold; what moves slowly has arrived. Of each movement where it begins and where it ends was looked at.",
+            "The throttle was looked at in every place of its stick\u2019s grid, in every combination of other inputs and memory that can hold; what moves slowly has arrived.",
+            model.Scope.IsSlow
+                ? "Of each movement of the throttle stick only where it begins and where it ends was looked at."
+                : "A movement of the throttle stick goes one way and passes every place between.",
             .. sampled.Length > 0
                 ? new[]
                 {
@@ -132,22 +137,37 @@ internal sealed class ThrottleResponse
         foreach (var ((word, bit), reachable) in Lines(positions))
         foreach (var settings in Samples(word, bit))
         {
-            breath();
-            var course = new double[ProofScope.GridSteps + 1];
-            var key = new StringBuilder();
-            for (var cell = 0; cell < placesOf.Length; cell++)
+            var line = new Line(word, bit, settings);
+            var course = CourseOf(line, memory);
+            if (done.Add(string.Concat(reachable.Select(r => r ? '+' : '-')) + course.Tells))
             {
-                var values = Values(memory, word, bit, cell, settings, out var tells);
-                key.Append(reachable[cell] ? '+' : '-').Append(tells);
-                for (var i = 0; i < placesOf[cell].Length; i++)
-                    course[placesOf[cell][i]] = values[i];
+                Courses++;
+                Look(line, course, reachable);
+                // Of what moves slowly it is not known how far it comes meanwhile.
+                if (!model.Scope.IsSlow)
+                {
+                    Sweep(line, course, reachable, 1);
+                    Sweep(line, course, reachable, -1);
+                }
             }
 
-            if (!done.Add(key.ToString()))
-                continue;
-            Courses++;
-            Look(course, reachable, (memory, word, bit, settings));
+            line.Known.Clear();
         }
+    }
+
+    private Course CourseOf(Line line, int memory)
+    {
+        if (line.Known.TryGetValue(memory, out var course))
+            return course;
+        breath();
+        course = new Course(memory, new double[ProofScope.GridSteps + 1], new int[ProofScope.GridSteps + 1]);
+        var tells = new StringBuilder();
+        for (var cell = 0; cell < placesOf.Length; cell++)
+            tells.Append(Values(course, line, cell));
+        for (var (place, was) = (0, memory); place < course.Next.Length; was = course.Next[place++])
+            if (course.Next[place] != was)
+                tells.Append(place).Append('>').Append(course.Next[place] == memory ? -1 : course.Next[place]);
+        return line.Known[memory] = course with { Tells = tells.ToString() };
     }
 
     // The positions that differ by the stick alone, and in which cells it can be.
@@ -191,37 +211,41 @@ internal sealed class ThrottleResponse
         );
     }
 
-    // What the board takes for the throttle at each place of a cell of the stick.
-    private double[] Values(int memory, int word, int bit, int cell, double[] settings, out string tells)
+    // What the board takes for the throttle at each place of a cell of the stick, and the memory after it. Tells by what they come about.
+    private string Values(Course course, Line line, int cell)
     {
-        var (at, place) = model.Grid.With(stick, cell, word, bit);
+        var (word, bit) = model.Grid.With(stick, cell, line.Word, line.Bit);
         int[] places = placesOf[cell];
-        var values = new double[places.Length];
         // Where the stick decides something together with another input, conditions may change within its cell.
         if (model.Scope.Inputs[stick].Cells[cell].Open)
         {
-            for (var i = 0; i < values.Length; i++)
+            foreach (var place in places)
             {
-                Run(memory, at, place, settings, places[i]);
-                values[i] = Throttle();
+                Run(course.Memory, word, bit, line.Settings, place);
+                course.Throttle[place] = Throttle();
+                course.Next[place] = Next(course.Memory);
             }
 
-            tells = $"{cell} {string.Join(' ', values)};";
-            return values;
+            return $"{cell} {string.Join(' ', places.Select(p => course.Throttle[p]))};";
         }
 
-        Run(memory, at, place, settings, places.FirstOrDefault());
-        tells = $"{cell} {string.Join(' ', telling.Select(t => run.At(t).Value))};";
-        if (known.TryGetValue(tells, out var same))
-            return same;
-        for (var i = 0; i < values.Length; i++)
+        Run(course.Memory, word, bit, line.Settings, places.FirstOrDefault());
+        var next = Next(course.Memory);
+        var tells = $"{cell} {string.Join(' ', telling.Select(t => run.At(t).Value))};";
+        if (!known.TryGetValue(tells, out var values))
         {
-            run.Put(register, ValueRange.Exactly(ProofScope.PlaceAt(places[i])));
-            run.RunChains();
-            values[i] = Throttle();
+            known[tells] = values = new double[places.Length];
+            for (var i = 0; i < values.Length; i++)
+            {
+                run.Put(register, ValueRange.Exactly(ProofScope.PlaceAt(places[i])));
+                run.RunChains();
+                values[i] = Throttle();
+            }
         }
 
-        return known[tells] = values;
+        for (var i = 0; i < values.Length; i++)
+            (course.Throttle[places[i]], course.Next[places[i]]) = (values[i], next);
+        return tells;
     }
 
     private void Run(int memory, int word, int bit, double[] settings, int place)
@@ -234,42 +258,91 @@ internal sealed class ThrottleResponse
         run.Run(new Choices());
     }
 
+    // How comparisons came out that ranges leave open does not matter to examples.
+    private int Next(int memory) =>
+        model.Memory.After(
+            memory,
+            run,
+            [.. Enumerable.Range(0, model.Open.Count).Select(i => model.Memory.Open(memory, i))]
+        );
+
     private double Throttle() => model.Scope.Receive(channel, run.Sent(index, withOverrides: true)).Value;
 
-    private void Look(double[] course, bool[] reachable, (int Memory, int Word, int Bit, double[] Settings) line)
+    private void Look(Line line, Course course, bool[] reachable)
     {
-        int[] cells = new int[course.Length];
-        for (var cell = 0; cell < placesOf.Length; cell++)
-            foreach (var place in placesOf[cell])
-                cells[place] = cell;
+        var throttle = course.Throttle;
         var top = -1;
-        for (var i = 0; i < course.Length; i++)
+        for (var i = 0; i < throttle.Length; i++)
         {
-            if (Fall is null && top >= 0 && course[i] < course[top] - Slack)
-                Fall = Place(top, i);
-            if (!reachable[cells[i]])
+            if (Fall is null && top >= 0 && throttle[i] < throttle[top] - Slack)
+                Fall = Place(line, course, top, i, throttle[i]);
+            if (!reachable[cellAt[i]])
                 continue;
-            if (top < 0 || course[i] >= course[top])
+            if (top < 0 || throttle[i] >= throttle[top])
                 top = i;
             // Either way: what remembers may let it leap while the stick goes down.
-            for (var j = Math.Max(0, i - window); j < course.Length && j <= i + window; j++)
-                if (course[j] - course[i] > (Growth?.Growth ?? 0) + Slack)
-                    Growth = Place(i, j);
+            for (var j = Math.Max(0, i - window); j < throttle.Length && j <= i + window; j++)
+                Grow(line, course, i, j, throttle[j]);
         }
+    }
 
-        ResponsePlace Place(int from, int to) =>
-            new(
-                line.Memory,
-                line.Word,
-                line.Bit,
-                cells[from],
-                ProofScope.PlaceAt(from),
-                ProofScope.PlaceAt(to),
-                course[from],
-                course[to]
-            )
+    // A thumb passes every place on its way: what remembers may have changed before it arrives.
+    private void Sweep(Line line, Course course, bool[] reachable, int way)
+    {
+        bool Inside(int place) => place >= 0 && place < course.Throttle.Length;
+        bool Stays(int place) => Inside(place) && reachable[cellAt[place]] && course.Next[place] == course.Memory;
+        for (var exit = 0; Inside(exit); exit++)
+        {
+            if (course.Next[exit] == course.Memory || !Stays(exit - way))
+                continue;
+            breath();
+            var (now, passed) = (course, new List<int>());
+            for (var j = exit; Inside(j) && Math.Abs(j - exit) < window; j += way)
             {
-                Settings = sampled.Select((input, i) => (input, line.Settings[i])).ToArray(),
+                if (passed.Count > 0)
+                    for (var i = exit - way; Stays(i) && Math.Abs(j - i) <= window; i -= way)
+                        Grow(line, course, i, j, now.Throttle[j], passed);
+                if (now.Next[j] == now.Memory)
+                    continue;
+                passed.Add(j);
+                now = CourseOf(line, now.Next[j]);
+            }
+        }
+    }
+
+    private void Grow(Line line, Course course, int from, int to, double after, IReadOnlyList<int>? passed = null)
+    {
+        if (after - course.Throttle[from] > (Growth?.Growth ?? 0) + Slack)
+            Growth = Place(line, course, from, to, after) with
+            {
+                Passed = [.. (passed ?? []).Select(ProofScope.PlaceAt)],
             };
+    }
+
+    private ResponsePlace Place(Line line, Course course, int from, int to, double after) =>
+        new(
+            course.Memory,
+            line.Word,
+            line.Bit,
+            cellAt[from],
+            ProofScope.PlaceAt(from),
+            ProofScope.PlaceAt(to),
+            course.Throttle[from],
+            after
+        )
+        {
+            Settings = sampled.Select((input, i) => (input, line.Settings[i])).ToArray(),
+        };
+
+    // The positions of everything but the stick, and the courses along it that are known.
+    private sealed record Line(int Word, int Bit, double[] Settings)
+    {
+        public Dictionary<int, Course> Known { get; } = [];
+    }
+
+    // What comes of a movement to each place of the stick, by the memory before it: the throttle, and the memory then.
+    private sealed record Course(int Memory, double[] Throttle, int[] Next)
+    {
+        public string Tells { get; init; } = "";
     }
 }
