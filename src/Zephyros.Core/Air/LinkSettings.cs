@@ -1,7 +1,6 @@
 using System.Collections.Immutable;
 using System.ComponentModel;
 using System.ComponentModel.DataAnnotations;
-using System.Globalization;
 using Zephyros.Core.Units;
 
 namespace Zephyros.Core.Air;
@@ -87,7 +86,7 @@ public sealed record LinkSettings
         "How many steps the link gives to a channel, by the channel's number; a channel without an entry has full resolution."
     )]
     [Range(2, 1024)]
-    public ImmutableDictionary<string, int> ChannelSteps { get; init; } = ImmutableDictionary<string, int>.Empty;
+    public ImmutableDictionary<ChannelNumber, int> ChannelSteps { get; init; } = ImmutableDictionary<ChannelNumber, int>.Empty;
 
     /// <summary>What the receiver does while nothing arrives by radio.</summary>
     [Description("What the receiver does on its signal wire while nothing arrives by radio.")]
@@ -98,8 +97,8 @@ public sealed record LinkSettings
         "The preset of each channel by its number, in microseconds; a channel without one keeps its last value."
     )]
     [Range(800, 2200)]
-    public ImmutableDictionary<string, Microseconds> Presets { get; init; } =
-        ImmutableDictionary<string, Microseconds>.Empty;
+    public ImmutableDictionary<ChannelNumber, Microseconds> Presets { get; init; } =
+        ImmutableDictionary<ChannelNumber, Microseconds>.Empty;
 
     /// <summary>True when the link brings telemetry back: what the board reports of itself, and its sensors.</summary>
     [Description("True when the link brings telemetry back to the transmitter.")]
@@ -117,7 +116,7 @@ public sealed record LinkSettings
     /// <summary>How many steps a channel has on this link, 2 or more, or <see cref="LinkSteps.Full"/>.</summary>
     /// <param name="channel">Its number, 1 and up.</param>
     public int StepsOn(int channel) =>
-        ChannelSteps.TryGetValue(channel.ToString(CultureInfo.InvariantCulture), out var steps) ? steps
+        ChannelSteps.TryGetValue(new ChannelNumber(channel), out var steps) ? steps
         : ReservesArmChannel && channel == ArmChannel ? 2
         : LinkSteps.Full;
 

@@ -1,4 +1,3 @@
-using System.Globalization;
 using Zephyros.Core.Air;
 using Zephyros.Core.Path;
 using Zephyros.Core.Path.Budgets;
@@ -122,8 +121,8 @@ internal sealed class BenchReceiver
         if (plan.Setup.Air.OnLoss != ReceiverLoss.Preset)
             return;
         foreach (var (channel, preset) in plan.Setup.Air.Presets)
-            if (int.Parse(channel, CultureInfo.InvariantCulture) is var number && number <= output.Length)
-                output[number - 1] = Count(preset);
+            if (channel.Value <= output.Length)
+                output[channel.Value - 1] = Count(preset);
     }
 
     private int Count(Microseconds pulse) => plan.Wire.ToCount(pulse, plan.Setup.Wire.Rounding);

@@ -84,7 +84,7 @@ internal sealed record StationComparison(
         return
             shown is { } scaled
             && Differ(scaled, carried, 0.5)
-            && Plan.Setup.Board.Spans.TryGetValue(bar.Word(), out var span)
+            && Plan.Setup.Board.Spans.TryGetValue(bar, out var span)
             ? (Station.Board, $"The board scales its span {span.Low.Value:0} to {span.High} to 1000 to 2000.")
             : (null, "");
     }

@@ -1,7 +1,6 @@
 using System.Collections.Immutable;
 using System.ComponentModel;
 using System.ComponentModel.DataAnnotations;
-using System.Globalization;
 using System.Text.Json.Serialization;
 using Zephyros.Core.Hands;
 using Zephyros.Core.Model;
@@ -36,8 +35,8 @@ public sealed record FlightBoard
     [Description(
         "The measured travel of stick channels by axis (roll, pitch, throttle, yaw), which the board scales to 1000 to 2000."
     )]
-    public ImmutableDictionary<string, ChannelSpan> Spans { get; init; } =
-        ImmutableDictionary<string, ChannelSpan>.Empty;
+    public ImmutableDictionary<StickAxis, ChannelSpan> Spans { get; init; } =
+        ImmutableDictionary<StickAxis, ChannelSpan>.Empty;
 
     /// <summary>What the board takes for a centred roll, pitch or yaw stick, after scaling.</summary>
     [Description("What the board takes for a centred stick, in microseconds, after scaling.")]
@@ -55,8 +54,8 @@ public sealed record FlightBoard
         "How far what arrives on a channel may lie from what the model works out, to either side, by channel number, in microseconds."
     )]
     [Range(0, 100)]
-    public ImmutableDictionary<string, Microseconds> Wander { get; init; } =
-        ImmutableDictionary<string, Microseconds>.Empty;
+    public ImmutableDictionary<ChannelNumber, Microseconds> Wander { get; init; } =
+        ImmutableDictionary<ChannelNumber, Microseconds>.Empty;
 
     /// <summary>How this board names the spans that it is told.</summary>
     [Description("How the board names the spans that it is told.")]
@@ -121,13 +120,13 @@ public sealed record FlightBoard
 
     /// <summary>How far what arrives on a channel may lie from what the model works out, to either side.</summary>
     public Microseconds WanderOn(ChannelNumber channel) =>
-        Wander.GetValueOrDefault(channel.Value.ToString(CultureInfo.InvariantCulture));
+        Wander.GetValueOrDefault(channel);
 
     /// <summary>What the board makes of a value of a stick channel.</summary>
     public Microseconds Scaled(StickAxis axis, Microseconds received) =>
-        Spans.TryGetValue(axis.Word(), out var span) ? span.Scale(received) : received;
+        Spans.TryGetValue(axis, out var span) ? span.Scale(received) : received;
 
     /// <summary>The value on the wire of which the board makes a given one.</summary>
     public Microseconds OnWire(StickAxis axis, Microseconds scaled) =>
-        Spans.TryGetValue(axis.Word(), out var span) ? span.Unscale(scaled) : scaled;
+        Spans.TryGetValue(axis, out var span) ? span.Unscale(scaled) : scaled;
 }

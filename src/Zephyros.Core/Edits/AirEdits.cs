@@ -1,5 +1,4 @@
 using System.Collections.Immutable;
-using System.Globalization;
 using Zephyros.Core.Air;
 using Zephyros.Core.Setups;
 using Zephyros.Core.Setups.Patches;
@@ -56,11 +55,11 @@ public static class AirEdits
         SetupEdit.Between(title, setup, setup with { Air = change(setup.Air) });
 
     // Presets of channels that the link no longer has would be refused.
-    private static ImmutableDictionary<string, Microseconds> Fitting(
-        ImmutableDictionary<string, Microseconds> presets,
+    private static ImmutableDictionary<ChannelNumber, Microseconds> Fitting(
+        ImmutableDictionary<ChannelNumber, Microseconds> presets,
         int channels
     ) =>
         presets
-            .Where(p => int.Parse(p.Key, CultureInfo.InvariantCulture) <= channels)
-            .ToImmutableDictionary(StringComparer.Ordinal);
+            .Where(p => p.Key.Value <= channels)
+            .ToImmutableDictionary();
 }

@@ -1,4 +1,3 @@
-using System.Globalization;
 using Zephyros.Core.Air;
 using Zephyros.Core.Board;
 using Zephyros.Core.Hands;
@@ -245,9 +244,7 @@ internal sealed class ProofScope
         if ((Bits & BoardView.DeflectedBit) == 0 || Plan.Setup.Air.OnLoss != ReceiverLoss.Preset)
             return false;
         var preset = new[] { StickAxis.Roll, StickAxis.Pitch, StickAxis.Yaw }.Count(axis =>
-            Plan.Setup.Air.Presets.ContainsKey(
-                Plan.Setup.Board.Map.ChannelOf(axis).Value.ToString(CultureInfo.InvariantCulture)
-            )
+            Plan.Setup.Air.Presets.ContainsKey(Plan.Setup.Board.Map.ChannelOf(axis))
         );
         return preset is 1 or 2;
     }

@@ -48,7 +48,7 @@ public sealed class LinkProfileTests
     public void A_switch_that_loses_its_middle_moves_to_a_channel_that_has_it()
     {
         // Six steps have no middle: the third position and the second arrive apart, but not where the plan has them.
-        var setup = Demo.Plain.WithAir(a => a with { ChannelSteps = a.ChannelSteps.Add("6", 2).Add("8", 2) });
+        var setup = Demo.Plain.WithAir(a => a with { ChannelSteps = a.ChannelSteps.Add(new(6), 2).Add(new(8), 2) });
         var finding = Examination.Of(setup).Single(f => f.Key.StartsWith("link-steps", StringComparison.Ordinal));
         var after = finding.Fixes[0].Edit.ApplyTo(setup).Setup!;
         Assert.Equal(9, after.Model.Channels["mode"].Number.Value);

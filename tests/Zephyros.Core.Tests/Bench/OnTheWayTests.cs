@@ -40,7 +40,7 @@ public sealed class OnTheWayTests
             a with
             {
                 OnLoss = loss,
-                Presets = a.Presets.SetItem("3", new Microseconds(1100)),
+                Presets = a.Presets.SetItem(new(3), new Microseconds(1100)),
             }
         );
         var bench = Settled(setup);

@@ -1,3 +1,4 @@
+using Zephyros.Core.Hands;
 using Zephyros.Core.Air;
 using Zephyros.Core.Bench;
 using Zephyros.Core.Setups;
@@ -28,14 +29,14 @@ public sealed class StationComparisonTests
         var spans = Demo.Plain.WithBoard(b =>
             b with
             {
-                Spans = b.Spans.Add("roll", new() { Low = new(988), High = new(2012) }),
+                Spans = b.Spans.Add(StickAxis.Roll, new() { Low = new(988), High = new(2012) }),
             }
         );
         Assert.Equal(
             (Station.Board, "The board scales its span 988 to 2012 µs to 1000 to 2000."),
             Parting(Truth(spans, b => b.Move("roll", 100)), 1)
         );
-        var steps = Demo.Plain.WithAir(a => a with { ChannelSteps = a.ChannelSteps.Add("6", 2) });
+        var steps = Demo.Plain.WithAir(a => a with { ChannelSteps = a.ChannelSteps.Add(new(6), 2) });
         Assert.Equal(
             (Station.Air, "The link has 2 steps on this channel."),
             Parting(Truth(steps, b => b.Move("right-front-inner", 2)), 6)

@@ -26,10 +26,10 @@ public sealed class EditsRecordedTests
             {
                 OnLoss = ReceiverLoss.Hold,
                 Presets = a
-                    .Presets.SetItem("3", new(988))
-                    .SetItem("8", new(1500))
-                    .SetItem("9", new(1500))
-                    .SetItem("12", new(1500)),
+                    .Presets.SetItem(new(3), new(988))
+                    .SetItem(new(8), new(1500))
+                    .SetItem(new(9), new(1500))
+                    .SetItem(new(12), new(1500)),
                 Receiver = a.Receiver with { QualityOn = 12 },
             }
         )

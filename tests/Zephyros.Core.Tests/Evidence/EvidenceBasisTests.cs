@@ -42,7 +42,7 @@ public sealed class EvidenceBasisTests
         ["the board's spans"] = Setup.WithBoard(b =>
             b with
             {
-                Spans = b.Spans.Add("yaw", new ChannelSpan { Low = new(990), High = new(2010) }),
+                Spans = b.Spans.Add(StickAxis.Yaw, new ChannelSpan { Low = new(990), High = new(2010) }),
             }
         ),
         ["the wire format"] = Setup with { Wire = Setup.Wire with { Format = WireFormat.Duplex } },
@@ -54,7 +54,7 @@ public sealed class EvidenceBasisTests
         ["the steps of the link on channel 2"] = Setup.WithAir(a =>
             a with
             {
-                ChannelSteps = a.ChannelSteps.SetItem("2", 64),
+                ChannelSteps = a.ChannelSteps.SetItem(new(2), 64),
             }
         ),
         ["the receiver"] = Setup.WithAir(a => a with { Receiver = a.Receiver with { Family = "another" } }),

@@ -56,14 +56,14 @@ public sealed class FindingRangesRecordedTests
             2,
             20,
             1,
-            x => Air(a => a with { ChannelSteps = a.ChannelSteps.Add("6", (int)x) })
+            x => Air(a => a with { ChannelSteps = a.ChannelSteps.Add(new(6), (int)x) })
         ),
         new(
             "steps of the link on channel 5",
             2,
             20,
             1,
-            x => Air(a => a with { ChannelSteps = a.ChannelSteps.Add("5", (int)x) })
+            x => Air(a => a with { ChannelSteps = a.ChannelSteps.Add(new(5), (int)x) })
         ),
         new(
             "quality on channel",
@@ -98,7 +98,7 @@ public sealed class FindingRangesRecordedTests
             0,
             100,
             0.5,
-            x => Board(b => b with { Wander = b.Wander.SetItem("5", new(x)) }).WithArm(f => f with { Low = new(1960) })
+            x => Board(b => b with { Wander = b.Wander.SetItem(new(5), new(x)) }).WithArm(f => f with { Low = new(1960) })
         ),
         new("trim of yaw", -5, 5, 0.5, x => Demo.Plain.InModel(m => m with { Trims = m.Trims.SetItem("yaw", new(x)) })),
         new("activation limit", 950, 1200, 1, x => TwoStage.WithBoard(b => b with { ActivationLimit = new(x) })),
@@ -197,7 +197,7 @@ public sealed class FindingRangesRecordedTests
                 Board(b =>
                     b with
                     {
-                        Spans = b.Spans.SetItem("pitch", new ChannelSpan { Low = new(x), High = new(2000) }),
+                        Spans = b.Spans.SetItem(StickAxis.Pitch, new ChannelSpan { Low = new(x), High = new(2000) }),
                     }
                 )
         ),

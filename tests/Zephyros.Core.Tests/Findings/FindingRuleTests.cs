@@ -45,7 +45,7 @@ public sealed partial class FindingRuleTests
             Examination
                 .Of(
                     Demo.Plain.WithArm(f => f with { Low = new(2010) })
-                        .WithBoard(b => b with { Wander = b.Wander.SetItem("5", new(wander)) })
+                        .WithBoard(b => b with { Wander = b.Wander.SetItem(new(5), new(wander)) })
                 )
                 .Single(f => f.Key == "band-too-near:arm:left-shoulder:far")
                 .What,

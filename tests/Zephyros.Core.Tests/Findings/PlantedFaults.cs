@@ -74,7 +74,7 @@ internal static class PlantedFaults
             ["link-steps-too-few:mode:right-front-inner"] = Demo.Plain.WithAir(a =>
                 a with
                 {
-                    ChannelSteps = a.ChannelSteps.Add("6", 2),
+                    ChannelSteps = a.ChannelSteps.Add(new(6), 2),
                 }
             ),
             ["band-elsewhere"] = Demo.Plain.WithAir(a =>
@@ -255,7 +255,7 @@ internal static class PlantedFaults
                 .WithBoard(b =>
                     b with
                     {
-                        Spans = b.Spans.Add("pitch", new ChannelSpan { Low = new(1101), High = new(1899) }),
+                        Spans = b.Spans.Add(StickAxis.Pitch, new ChannelSpan { Low = new(1101), High = new(1899) }),
                     }
                 ),
             ["the receiver's port read back"] = ReceiverSet("port-1"),
@@ -264,7 +264,7 @@ internal static class PlantedFaults
             ["three steps for three positions"] = Demo.Plain.WithAir(a =>
                 a with
                 {
-                    ChannelSteps = a.ChannelSteps.Add("6", 3).Add("5", 2).Add("7", 64),
+                    ChannelSteps = a.ChannelSteps.Add(new(6), 3).Add(new(5), 2).Add(new(7), 64),
                 }
             ),
             ["the quality on a free channel"] = QualityEdits

@@ -52,7 +52,7 @@ public sealed class ProvenFixTests
     {
         var setup = Demo.ArmOnThreePositions(2010, 2100)
             .WithArm(f => f with { Planned = [3] })
-            .WithBoard(b => b with { Wander = b.Wander.Add("5", new(5)) });
+            .WithBoard(b => b with { Wander = b.Wander.Add(new(5), new(5)) });
         string[] both = ["band-too-near:arm:left-front-outer:far/band", "as-planned/arm"];
         var edits = CandidateFixes
             .Of(setup)

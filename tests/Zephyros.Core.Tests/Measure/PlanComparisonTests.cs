@@ -1,3 +1,4 @@
+using Zephyros.Core.Hands;
 using Zephyros.Core.Bench;
 using Zephyros.Core.Board;
 using Zephyros.Core.Captures;
@@ -124,7 +125,7 @@ public sealed class PlanComparisonTests
     [Fact]
     public void What_is_planned_on_the_way_is_said_and_is_no_fault()
     {
-        var steps = Demo.Plain.WithAir(a => a with { ChannelSteps = a.ChannelSteps.Add("6", 2) });
+        var steps = Demo.Plain.WithAir(a => a with { ChannelSteps = a.ChannelSteps.Add(new(6), 2) });
         Assert.Equal((null, "The link has 2 steps on this channel."), Parting(On(6, Compare(steps, steps, steps))));
         var few = Demo.Plain.WithAir(a => a with { Channels = 5 });
         Assert.Equal((null, "Only channels 1 to 5 are carried."), Parting(On(6, Compare(few, few, few))));
@@ -151,7 +152,7 @@ public sealed class PlanComparisonTests
         setup.WithBoard(b =>
             b with
             {
-                Spans = b.Spans.SetItem("roll", new ChannelSpan { Low = new(988), High = new(2012) }),
+                Spans = b.Spans.SetItem(StickAxis.Roll, new ChannelSpan { Low = new(988), High = new(2012) }),
             }
         );
 

@@ -151,14 +151,14 @@ public sealed class PositionTests
     [InlineData(30, false)]
     public void A_throttle_that_wanders_far_adds_thrust_by_itself(double wander, bool proven)
     {
-        var setup = Demo.Plain.WithBoard(b => b with { Wander = b.Wander.Add("3", new(wander)) });
+        var setup = Demo.Plain.WithBoard(b => b with { Wander = b.Wander.Add(new(3), new(wander)) });
         Assert.Equal(proven ? VerdictKind.Proven : VerdictKind.Broken, Verdict(setup, "no-switch-adds-thrust").Kind);
     }
 
     [Fact]
     public void A_wander_is_of_a_channel_that_there_is()
     {
-        var wrong = Demo.Plain.WithBoard(b => b with { Wander = b.Wander.Add("33", new(2)) });
+        var wrong = Demo.Plain.WithBoard(b => b with { Wander = b.Wander.Add(new(33), new(2)) });
         Assert.Equal(["/board/wander/33"], SetupValidator.Check(wrong).Select(p => p.Place));
     }
 

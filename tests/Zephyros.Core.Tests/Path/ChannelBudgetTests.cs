@@ -70,7 +70,7 @@ public sealed class ChannelBudgetTests
     }
 
     private static Setup Stepped(int steps) =>
-        Demo.Plain.WithAir(a => a with { ChannelSteps = a.ChannelSteps.SetItem("6", steps) });
+        Demo.Plain.WithAir(a => a with { ChannelSteps = a.ChannelSteps.SetItem(new(6), steps) });
 
     private static IReadOnlyList<BudgetRow> Rows(Setup setup) => ChannelBudget.Of(SignalPlan.Compile(setup));
 }

@@ -24,7 +24,7 @@ public sealed class PathRecordedTests
             a with
             {
                 ReservesArmChannel = true,
-                ChannelSteps = a.ChannelSteps.Add("6", 3).Add("7", 6).Add("8", 64),
+                ChannelSteps = a.ChannelSteps.Add(new(6), 3).Add(new(7), 6).Add(new(8), 64),
                 Receiver = a.Receiver with { QualityOn = 9 },
                 Region = LinkRegion.Two,
                 Sensitivity = null,
@@ -37,8 +37,8 @@ public sealed class PathRecordedTests
                 Deadband = new(8),
                 Expo = new(30),
                 Centre = new(1510),
-                Spans = b.Spans.Add("roll", new ChannelSpan { Low = new(1020), High = new(1980) }),
-                Wander = b.Wander.Add("6", new(4)),
+                Spans = b.Spans.Add(StickAxis.Roll, new ChannelSpan { Low = new(1020), High = new(1980) }),
+                Wander = b.Wander.Add(new(6), new(4)),
             }
         ) with
     {

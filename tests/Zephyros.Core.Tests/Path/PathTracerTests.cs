@@ -50,7 +50,7 @@ public sealed class PathTracerTests
     [Fact]
     public void What_the_link_makes_of_a_value_is_said_in_the_air()
     {
-        var stepped = Demo.Plain.WithAir(a => a with { ChannelSteps = a.ChannelSteps.Add("6", 2) });
+        var stepped = Demo.Plain.WithAir(a => a with { ChannelSteps = a.ChannelSteps.Add(new(6), 2) });
         var stops = Follow(stepped, "right-front-inner", 2).Stops;
         Assert.Equal("The link gives this channel 2 steps: 1500 µs arrives as 2012 µs.", stops[2].Working[0]);
         Assert.Equal("2012", stops[3].Figure);

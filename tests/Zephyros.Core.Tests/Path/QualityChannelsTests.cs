@@ -15,7 +15,7 @@ public sealed class QualityChannelsTests
         var choices = QualityChannels.Free(Demo.Plain);
         Assert.Equal([8, 9, 10, 11, 12], choices.Select(c => c.Channel.Value));
         Assert.Equal([true, false, false, false, false], choices.Select(c => c.Advised));
-        var stepped = Demo.Plain.WithAir(a => a with { ChannelSteps = a.ChannelSteps.Add("8", 6) });
+        var stepped = Demo.Plain.WithAir(a => a with { ChannelSteps = a.ChannelSteps.Add(new(8), 6) });
         Assert.Contains("6 steps", QualityChannels.Free(stepped)[0].Reasons[0], StringComparison.Ordinal);
     }
 

@@ -58,7 +58,7 @@ public sealed class BenchStatesTests
         var setup = Demo
             .Plain.WithAir(a => a with { Channels = carried })
             .WithArm(f => f with { Low = new(1510) })
-            .WithBoard(b => b with { Wander = b.Wander.Add("5", new(30)) });
+            .WithBoard(b => b with { Wander = b.Wander.Add(new(5), new(30)) });
         var plan = SignalPlan.Compile(setup);
         var scope = new ProofScope(plan, new ProofLooks(plan.Board.MotorBits, new([]), null, null));
         var trembles = new HeldTrembles(scope, new Dictionary<int, Microseconds> { [4] = new(1500) });

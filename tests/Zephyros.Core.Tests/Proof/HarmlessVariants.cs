@@ -82,7 +82,7 @@ internal static class HarmlessVariants
                     Smooth = false,
                 }
             ),
-            ["a roll that trembles a little"] = CleanWren.WithBoard(b => b with { Wander = b.Wander.Add("1", new(1)) }),
+            ["a roll that trembles a little"] = CleanWren.WithBoard(b => b with { Wander = b.Wander.Add(new(1), new(1)) }),
             ["a roll that moves slowly"] = CleanWren.WithStep(
                 "roll",
                 "slow",
@@ -106,7 +106,7 @@ internal static class HarmlessVariants
                 a with
                 {
                     ReservesArmChannel = true,
-                    ChannelSteps = a.ChannelSteps.Add("6", 3).Add("7", 64),
+                    ChannelSteps = a.ChannelSteps.Add(new(6), 3).Add(new(7), 64),
                 }
             ),
             ["the signal quality by the receiver"] = QualityEdits

@@ -29,7 +29,7 @@ internal static class ProofFaults
                 "functions-reachable"
             ),
             ["a link with two steps for three modes"] = (
-                Clean.WithAir(a => a with { ChannelSteps = a.ChannelSteps.Add("6", 2) }),
+                Clean.WithAir(a => a with { ChannelSteps = a.ChannelSteps.Add(new(6), 2) }),
                 "functions-reachable"
             ),
             ["the signal quality on the arm channel"] = (

@@ -1,4 +1,3 @@
-using System.Globalization;
 using Zephyros.Core.Bench;
 using Zephyros.Core.Board;
 using Zephyros.Core.Model;
@@ -92,7 +91,7 @@ public sealed class SoundnessTests
     public void Every_step_of_a_craft_that_trembles_is_allowed() =>
         Walk(
             Demo.Plain.WithArm(f => f with { Low = new(2005) })
-                .WithBoard(b => b with { Wander = b.Wander.Add("3", new(40)).Add("5", new(15)) }),
+                .WithBoard(b => b with { Wander = b.Wander.Add(new(3), new(40)).Add(new(5), new(15)) }),
             20_000,
             1
         );
@@ -145,7 +144,7 @@ public sealed class SoundnessTests
             // What was measured to wander does, within its bounds.
             bench.Tremble(
                 setup.Board.Wander.ToDictionary(
-                    w => new ChannelNumber(int.Parse(w.Key, CultureInfo.InvariantCulture)),
+                    w => w.Key,
                     w => new Microseconds(((2 * random.NextDouble()) - 1) * w.Value.Value)
                 )
             );

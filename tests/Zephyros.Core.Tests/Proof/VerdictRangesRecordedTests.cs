@@ -94,8 +94,8 @@ public sealed class VerdictRangesRecordedTests
             "no-jump",
             new("the movement of a jump", 1, 50, 1, x => Demo.Plain with { Limits = new() { JumpWithin = new(x) } })
         ),
-        ("quiet-receiver", new("preset of the throttle", 980, 1030, 1, x => Preset(("3", x), ("5", 988)))),
-        ("quiet-receiver", new("preset of arming", 988, 2012, 16, x => Preset(("3", 988), ("5", x)))),
+        ("quiet-receiver", new("preset of the throttle", 980, 1030, 1, x => Preset((3, x), (5, 988)))),
+        ("quiet-receiver", new("preset of arming", 988, 2012, 16, x => Preset((3, 988), (5, x)))),
         (
             "quiet-receiver",
             new(
@@ -103,11 +103,11 @@ public sealed class VerdictRangesRecordedTests
                 980,
                 1030,
                 1,
-                x => Preset(("3", x), ("5", 988)).WithBoard(b => b with { Wander = b.Wander.Add("3", new(9)) })
+                x => Preset((3, x), (5, 988)).WithBoard(b => b with { Wander = b.Wander.Add(new(3), new(9)) })
             )
         ),
-        ("no-delayed-arming", new("preset of arming", 988, 2012, 16, x => Preset(("3", 988), ("5", x)))),
-        ("restart-stays-off", new("preset of arming", 988, 2012, 16, x => Preset(("3", 988), ("5", x)))),
+        ("no-delayed-arming", new("preset of arming", 988, 2012, 16, x => Preset((3, 988), (5, x)))),
+        ("restart-stays-off", new("preset of arming", 988, 2012, 16, x => Preset((3, 988), (5, x)))),
         (
             "loss-is-handled",
             Scan.Each(
@@ -123,7 +123,7 @@ public sealed class VerdictRangesRecordedTests
                     Scan.Each(
                         "on a loss the receiver, with the throttle preset half up",
                         Enum.GetValues<ReceiverLoss>(),
-                        x => Preset(("3", 1500), ("5", 2012)).WithAir(a => a with { OnLoss = x })
+                        x => Preset((3, 1500), (5, 2012)).WithAir(a => a with { OnLoss = x })
                     )
                 )
         ),
@@ -198,7 +198,7 @@ public sealed class VerdictRangesRecordedTests
     private static Setup Arm(Func<BoardFunction, BoardFunction> change) => Demo.Plain.WithArm(change);
 
     private static Setup Trembling(double by, Func<BoardFunction, BoardFunction> change) =>
-        Arm(change).WithBoard(b => b with { Wander = b.Wander.Add("5", new(by)) });
+        Arm(change).WithBoard(b => b with { Wander = b.Wander.Add(new(5), new(by)) });
 
     private static Setup Curved(params (double X, double Y)[] points) =>
         Demo.Plain.WithStep("throttle", "curve", new CurveStep { Order = 5, Points = Points(points) });
@@ -220,12 +220,12 @@ public sealed class VerdictRangesRecordedTests
                 }
             );
 
-    private static Setup Preset(params (string Channel, double Microseconds)[] presets) =>
+    private static Setup Preset(params (int Channel, double Microseconds)[] presets) =>
         Demo.Plain.WithAir(a =>
             a with
             {
                 OnLoss = ReceiverLoss.Preset,
-                Presets = presets.Aggregate(a.Presets, (p, c) => p.SetItem(c.Channel, new(c.Microseconds))),
+                Presets = presets.Aggregate(a.Presets, (p, c) => p.SetItem(new(c.Channel), new(c.Microseconds))),
             }
         );
 

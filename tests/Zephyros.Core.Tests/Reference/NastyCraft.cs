@@ -192,10 +192,10 @@ internal sealed class NastyCraft(int seed)
 
     private Setup Receiver(Setup setup)
     {
-        var presets = ImmutableDictionary<string, Microseconds>.Empty;
-        foreach (var channel in new[] { "3", "5" })
+        var presets = ImmutableDictionary<ChannelNumber, Microseconds>.Empty;
+        foreach (var channel in new[] { 3, 5 })
             if (Chance(0.7))
-                presets = presets.Add(channel, new Microseconds(Pick(990.0, 1900)));
+                presets = presets.Add(new(channel), new Microseconds(Pick(990.0, 1900)));
         return setup with { Air = setup.Air with { OnLoss = (ReceiverLoss)random.Next(3), Presets = presets } };
     }
 

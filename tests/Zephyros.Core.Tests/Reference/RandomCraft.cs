@@ -1,5 +1,4 @@
 using System.Collections.Immutable;
-using System.Globalization;
 using Zephyros.Core.Air;
 using Zephyros.Core.Board;
 using Zephyros.Core.Edits;
@@ -60,7 +59,7 @@ internal sealed class RandomCraft(int seed)
         setup = setup with { Air = Link(setup.Air) };
         // By a number of its own, so that everything else stays as it was before there was a wander.
         if (new Random(seed).Next(4) == 0)
-            setup = setup.WithBoard(b => b with { Wander = b.Wander.Add("3", new(40)) });
+            setup = setup.WithBoard(b => b with { Wander = b.Wander.Add(new(3), new(40)) });
         setup = ReportedChanges.Announce(setup.WithBoard(Board));
         foreach (
             var id in setup.Model.Announcements.Keys.Where(id => !id.StartsWith("signal", StringComparison.Ordinal))
@@ -120,13 +119,10 @@ internal sealed class RandomCraft(int seed)
 
     private LinkSettings Link(LinkSettings air)
     {
-        var presets = ImmutableDictionary<string, Microseconds>.Empty;
+        var presets = ImmutableDictionary<ChannelNumber, Microseconds>.Empty;
         foreach (var channel in new[] { 3, 5 })
             if (Chance(0.7))
-                presets = presets.Add(
-                    channel.ToString(CultureInfo.InvariantCulture),
-                    new Microseconds(Chance(0.7) ? 990 : 1900)
-                );
+                presets = presets.Add(new(channel), new Microseconds(Chance(0.7) ? 990 : 1900));
         return air with { OnLoss = (ReceiverLoss)random.Next(3), Presets = presets };
     }
 

@@ -51,10 +51,10 @@ public sealed class LinkProfileCheckTests
             "/bind",
             Only(Own with { Bind = [.. Enumerable.Repeat(new BindStep { Do = "Wait." }, 31)] }).Place
         );
-        var stepped = Own.Modes[0] with { Channels = 8, ChannelSteps = Own.Modes[0].ChannelSteps.SetItem("9", 6) };
+        var stepped = Own.Modes[0] with { Channels = 8, ChannelSteps = Own.Modes[0].ChannelSteps.SetItem(new(9), 6) };
         var problem = Only(Own with { Modes = [Own.Modes[0], stepped] });
         Assert.Equal(
-            ("/modes/1/channelSteps/9", "The mode has channels 1 to 8, not \"9\"."),
+            ("/modes/1/channelSteps/9", "The mode has channels 1 to 8, not 9."),
             (problem.Place, problem.Reason)
         );
     }

@@ -53,6 +53,11 @@ public sealed class SetupJsonTests
     [InlineData("/board/functions/arm/planned", "[2, 2]", "planned twice")]
     [InlineData("/transmitter/controls/left-shoulder/start", "3", "2 positions")]
     [InlineData("/transmitter/controls/left-front-inner/safe", "2", "an end")]
+    [InlineData("/board/spans/flaps", "{\"low\": 1000, \"high\": 2000}", "wanted here: roll, pitch, throttle, yaw")]
+    [InlineData("/air/presets/05", "1000", "number of a channel is wanted here, not \"05\"")]
+    [InlineData("/air/presets/five", "1000", "not \"five\"")]
+    [InlineData("/air/presets/13", "1000", "channels 1 to 12, not 13")]
+    [InlineData("/air/onLoss", "\"maybe\"", "One of these is wanted here: ")]
     [InlineData("/craft/name", "\"\"", "1 to 40 characters")]
     [InlineData("/craft/name", "\"a\\u0007b\"", "Control characters")]
     public void A_wrong_member_is_named(string pointer, string value, string reason)

@@ -7,9 +7,9 @@ namespace Zephyros.Core.Air.Profiles;
 /// <remarks>Common practice, no source; sensitivities from memory.</remarks>
 internal static class SteppedPackets
 {
-    private static ImmutableDictionary<string, int> Few { get; } = Stepped(6, 64, 6, 6, 6, 6, 2);
+    private static ImmutableDictionary<ChannelNumber, int> Few { get; } = Stepped(6, 64, 6, 6, 6, 6, 2);
 
-    private static ImmutableDictionary<string, int> Fine { get; } = Stepped(64, 64, 64, 64, 64, 64, 64);
+    private static ImmutableDictionary<ChannelNumber, int> Fine { get; } = Stepped(64, 64, 64, 64, 64, 64, 64);
 
     public static LinkProfile Profile { get; } =
         new()
@@ -60,7 +60,7 @@ internal static class SteppedPackets
         double rate,
         double sensitivity,
         int channels,
-        ImmutableDictionary<string, int> steps,
+        ImmutableDictionary<ChannelNumber, int> steps,
         int telemetryEvery
     ) =>
         new()
@@ -75,10 +75,8 @@ internal static class SteppedPackets
         };
 
     // From channel 6 on.
-    private static ImmutableDictionary<string, int> Stepped(params int[] steps) =>
+    private static ImmutableDictionary<ChannelNumber, int> Stepped(params int[] steps) =>
         steps
-            .Select(
-                (s, i) => KeyValuePair.Create((i + 6).ToString(System.Globalization.CultureInfo.InvariantCulture), s)
-            )
-            .ToImmutableDictionary(StringComparer.Ordinal);
+            .Select((s, i) => KeyValuePair.Create(new ChannelNumber(i + 6), s))
+            .ToImmutableDictionary();
 }

@@ -43,7 +43,7 @@ public sealed class PlanComparison
         // What the wire carries is not scaled yet.
         var plain = plan.Setup.Board with
         {
-            Spans = ImmutableDictionary<string, ChannelSpan>.Empty,
+            Spans = ImmutableDictionary<StickAxis, ChannelSpan>.Empty,
         };
         var recorded = recording is null
             ? null

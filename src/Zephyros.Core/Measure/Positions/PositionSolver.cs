@@ -1,5 +1,4 @@
 using System.Collections.Immutable;
-using System.Globalization;
 using Zephyros.Core.Board;
 using Zephyros.Core.Edits;
 using Zephyros.Core.Hands;
@@ -69,7 +68,7 @@ public static class PositionSolver
         // Its own trembling counts here, not what was written down before.
         var own = board with
         {
-            Wander = ImmutableDictionary<string, Microseconds>.Empty,
+            Wander = ImmutableDictionary<ChannelNumber, Microseconds>.Empty,
         };
         var room = BandRoom.Of(own, seen.Channel, seen.Value);
         return new MeasuredPosition(
@@ -118,8 +117,7 @@ public static class PositionSolver
             var most = channel.Max(p => Math.Abs(p.Off.Value) + p.Seen.Jitter.Value);
             if (most > 100)
                 return null;
-            var key = channel.Key.Value.ToString(CultureInfo.InvariantCulture);
-            wander = most <= Rounding ? wander.Remove(key) : wander.SetItem(key, new Microseconds(Math.Ceiling(most)));
+            wander = most <= Rounding ? wander.Remove(channel.Key) : wander.SetItem(channel.Key, new Microseconds(Math.Ceiling(most)));
         }
 
         return SetupJson.Same(setup.Board.Wander, wander) ? setup.Board : setup.Board with { Wander = wander };

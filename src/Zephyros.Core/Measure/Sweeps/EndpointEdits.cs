@@ -25,7 +25,7 @@ public static class EndpointEdits
             {
                 CorrectionPlace.Board => Spans(answer, c => c.Span),
                 CorrectionPlace.Both => Spans(answer, Left),
-                CorrectionPlace.Transmitter => ImmutableDictionary<string, ChannelSpan>.Empty,
+                CorrectionPlace.Transmitter => ImmutableDictionary<StickAxis, ChannelSpan>.Empty,
             },
             Centre = atTransmitter ? Microseconds.Neutral : answer.Centre ?? setup.Board.Centre,
             Deadband = answer.Deadband.Value > 0 ? answer.Deadband : setup.Board.Deadband,
@@ -57,10 +57,10 @@ public static class EndpointEdits
             }
             : channel.Span;
 
-    private static ImmutableDictionary<string, ChannelSpan> Spans(
+    private static ImmutableDictionary<StickAxis, ChannelSpan> Spans(
         EndpointAnswer answer,
         Func<ChannelTravel, ChannelSpan> span
-    ) => answer.Channels.ToImmutableDictionary(c => c.Axis.Word(), span, StringComparer.Ordinal);
+    ) => answer.Channels.ToImmutableDictionary(c => c.Axis, span);
 
     private static TransmitterModel WithEnds(Setup setup, EndpointAnswer answer)
     {

@@ -390,10 +390,7 @@ internal sealed class SituationSystem
 
     private Microseconds? Preset(int channel) =>
         plan.Setup.Air.OnLoss == ReceiverLoss.Preset
-        && plan.Setup.Air.Presets.TryGetValue(
-            (channel + 1).ToString(System.Globalization.CultureInfo.InvariantCulture),
-            out var preset
-        )
+        && plan.Setup.Air.Presets.TryGetValue(new ChannelNumber(channel + 1), out var preset)
             ? plan.Wire.ToMicroseconds(plan.Wire.ToCount(preset, plan.Setup.Wire.Rounding))
             : null;
 

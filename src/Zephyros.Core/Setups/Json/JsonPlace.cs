@@ -25,10 +25,19 @@ public static class JsonPlace
         const string Missing = " was missing required properties including: ";
         if (message.Split(Missing, 2) is [_, var names])
             return $"Missing here: {names.TrimEnd('.')}.";
+        const string NotOne = " could not be converted to ";
+        if (message.Split(NotOne, 2) is [_, var type] && WordsOf(type.TrimEnd('.')) is { Length: > 0 } words)
+            return $"One of these is wanted here: {string.Join(", ", words)}.";
         const string Unknown = "unrecognized type discriminator id ";
         var at = message.IndexOf(Unknown, StringComparison.Ordinal);
         return at < 0 ? message : $"There is no kind {message[(at + Unknown.Length)..].TrimEnd('.')} here.";
     }
+
+    // The words of an enumeration of the core, as documents have them; none of another type.
+    private static string[] WordsOf(string type) =>
+        typeof(JsonPlace).Assembly.GetType(type) is { IsEnum: true } named
+            ? [.. Enum.GetNames(named).Select(JsonNamingPolicy.KebabCaseLower.ConvertName)]
+            : [];
 
     /// <summary>The reason of a document that is no JSON at all, with line and byte, both counted from 1.</summary>
     public static string SyntaxReason(JsonException error) =>

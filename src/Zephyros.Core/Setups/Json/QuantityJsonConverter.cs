@@ -1,3 +1,4 @@
+using System.Globalization;
 using System.Text.Json;
 using System.Text.Json.Serialization;
 using Zephyros.Core.Units;
@@ -49,5 +50,22 @@ public sealed class QuantityJsonConverter : JsonConverterFactory
 
         public override void Write(Utf8JsonWriter writer, T value, JsonSerializerOptions options) =>
             writer.WriteNumberValue((int)value.Value);
+
+        // As a key: only as it is written, so that no two keys are the same channel.
+        public override T ReadAsPropertyName(
+            ref Utf8JsonReader reader,
+            Type typeToConvert,
+            JsonSerializerOptions options
+        )
+        {
+            var text = reader.GetString();
+            return int.TryParse(text, NumberStyles.None, CultureInfo.InvariantCulture, out var number)
+                && number.ToString(CultureInfo.InvariantCulture) == text
+                ? T.From(number)
+                : throw new JsonException($"The number of a channel is wanted here, not \"{text}\".");
+        }
+
+        public override void WriteAsPropertyName(Utf8JsonWriter writer, T value, JsonSerializerOptions options) =>
+            writer.WritePropertyName(((int)value.Value).ToString(CultureInfo.InvariantCulture));
     }
 }

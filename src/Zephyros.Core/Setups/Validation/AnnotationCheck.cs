@@ -84,7 +84,7 @@ public static partial class AnnotationCheck
     {
         foreach (DictionaryEntry entry in collection)
         {
-            var id = (string)entry.Key;
+            var id = InDocument(entry.Key);
             if (!Id().IsMatch(id))
                 problems.Add(
                     new(place, $"\"{id}\" is no id: ids have 1 to 80 small letters, digits, hyphens or colons.")
@@ -93,6 +93,15 @@ public static partial class AnnotationCheck
                 WalkItem(member, entry.Value, $"{place}/{id}", problems);
         }
     }
+
+    private static string InDocument(object key) =>
+        key switch
+        {
+            string id => id,
+            ChannelNumber number => number.Value.ToString(CultureInfo.InvariantCulture),
+            Enum word => JsonNamingPolicy.KebabCaseLower.ConvertName(word.ToString()),
+            _ => throw new NotSupportedException($"No document has keys of {key.GetType()}."),
+        };
 
     private static void CheckValue(Member member, object? value, string place, ICollection<SetupProblem> problems)
     {

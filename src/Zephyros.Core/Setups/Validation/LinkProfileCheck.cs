@@ -1,4 +1,3 @@
-using System.Globalization;
 using Zephyros.Core.Air;
 
 namespace Zephyros.Core.Setups.Validation;
@@ -20,11 +19,11 @@ public static class LinkProfileCheck
         else
             foreach (var (index, mode) in profile.Modes.Index())
             foreach (var number in mode.ChannelSteps.Keys)
-                if (!Enumerable.Range(1, mode.Channels).Any(n => n.ToString(CultureInfo.InvariantCulture) == number))
+                if (number.Value < 1 || number.Value > mode.Channels)
                     problems.Add(
                         new(
-                            $"/modes/{index}/channelSteps/{number}",
-                            $"The mode has channels 1 to {mode.Channels}, not \"{number}\"."
+                            $"/modes/{index}/channelSteps/{number.Value}",
+                            $"The mode has channels 1 to {mode.Channels}, not {number.Value}."
                         )
                     );
         if (profile.Bind.Length > MostBindSteps)

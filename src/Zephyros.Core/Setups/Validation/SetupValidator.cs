@@ -1,4 +1,3 @@
-using System.Globalization;
 using Zephyros.Core.Board;
 using Zephyros.Core.Hands;
 using Zephyros.Core.Units;
@@ -105,24 +104,19 @@ public static class SetupValidator
         string place,
         string which,
         int most,
-        IEnumerable<string> numbers,
+        IEnumerable<ChannelNumber> numbers,
         List<SetupProblem> problems
     )
     {
         foreach (var number in numbers)
-            if (!Enumerable.Range(1, most).Any(n => n.ToString(CultureInfo.InvariantCulture) == number))
-                problems.Add(new($"{place}/{number}", $"{which}, not \"{number}\"."));
+            if (number.Value < 1 || number.Value > most)
+                problems.Add(new($"{place}/{number.Value}", $"{which}, not {number.Value}."));
     }
 
     private static void CheckBoard(Setup setup, List<SetupProblem> problems)
     {
         if (!setup.Board.Ports.ContainsKey(setup.Board.ReceiverPort))
             problems.Add(new("/board/receiverPort", $"The board has no port \"{setup.Board.ReceiverPort}\"."));
-        foreach (var axis in setup.Board.Spans.Keys)
-            if (StickAxes.All.All(a => a.Word() != axis))
-                problems.Add(
-                    new($"/board/spans/{axis}", $"A span is of roll, pitch, throttle or yaw, not of \"{axis}\".")
-                );
         CheckNumbers(
             "/board/wander",
             $"A board reads channels 1 to {ChannelNumber.Highest}",
