@@ -31,7 +31,8 @@ public sealed record LinkMode
     /// <summary>How many steps channels have that have not full resolution, by number.</summary>
     [Description("How many steps a channel has, by its number; a channel without an entry has full resolution.")]
     [Range(2, 1024)]
-    public ImmutableDictionary<ChannelNumber, int> ChannelSteps { get; init; } = ImmutableDictionary<ChannelNumber, int>.Empty;
+    public ImmutableDictionary<ChannelNumber, int> ChannelSteps { get; init; } =
+        ImmutableDictionary<ChannelNumber, int>.Empty;
 
     /// <summary>True when channel 5 is kept for arming.</summary>
     [Description("True when the link reserves channel 5 for arming, with two positions only.")]

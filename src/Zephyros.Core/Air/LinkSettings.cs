@@ -86,7 +86,8 @@ public sealed record LinkSettings
         "How many steps the link gives to a channel, by the channel's number; a channel without an entry has full resolution."
     )]
     [Range(2, 1024)]
-    public ImmutableDictionary<ChannelNumber, int> ChannelSteps { get; init; } = ImmutableDictionary<ChannelNumber, int>.Empty;
+    public ImmutableDictionary<ChannelNumber, int> ChannelSteps { get; init; } =
+        ImmutableDictionary<ChannelNumber, int>.Empty;
 
     /// <summary>What the receiver does while nothing arrives by radio.</summary>
     [Description("What the receiver does on its signal wire while nothing arrives by radio.")]

@@ -361,7 +361,7 @@ public sealed partial class BenchRun
         {
             var pulse = plan.Wire.ToMicroseconds(receiver.Arrived[i]);
             if (trembling.TryGetValue(new ChannelNumber(i + 1), out var beside))
-                pulse = new Microseconds(pulse.Value + beside.Value);
+                pulse += beside;
             changed |= pulse != seen[i];
             seen[i] = pulse;
         }

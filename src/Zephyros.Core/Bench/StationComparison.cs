@@ -82,9 +82,7 @@ internal sealed record StationComparison(
         )
             return (Station.Board, $"The model sends {stick.Word()} here, and the board takes it for {bar.Word()}.");
         return
-            shown is { } scaled
-            && Differ(scaled, carried, 0.5)
-            && Plan.Setup.Board.Spans.TryGetValue(bar, out var span)
+            shown is { } scaled && Differ(scaled, carried, 0.5) && Plan.Setup.Board.Spans.TryGetValue(bar, out var span)
             ? (Station.Board, $"The board scales its span {span.Low.Value:0} to {span.High} to 1000 to 2000.")
             : (null, "");
     }
@@ -102,6 +100,5 @@ internal sealed record StationComparison(
 
     private double WireStep => Plan.Wire.Step.Value + 0.01;
 
-    private static bool Differ(Microseconds one, Microseconds other, double by) =>
-        Math.Abs(one.Value - other.Value) > by;
+    private static bool Differ(Microseconds one, Microseconds other, double by) => one.ApartFrom(other).Value > by;
 }

@@ -18,7 +18,7 @@ public sealed record BandRoom(string Function, Microseconds Edge, Microseconds R
     public static readonly Microseconds Least = new(5);
 
     /// <summary>True when so little is left that the function may switch by itself.</summary>
-    public bool TooNear => Room.Value < Least.Value;
+    public bool TooNear => Room < Least;
 
     /// <summary>The room of a value; null when no band on its channel has an edge that a value can cross.</summary>
     /// <param name="board">The board.</param>
@@ -30,12 +30,8 @@ public sealed record BandRoom(string Function, Microseconds Edge, Microseconds R
             .OrderBy(f => f.Key, StringComparer.Ordinal)
             .SelectMany(f =>
                 new[] { f.Value.Low, f.Value.High }
-                    .Where(edge => edge.Value > Bands.Lowest.Value && edge.Value < Bands.Highest.Value)
-                    .Select(edge => new BandRoom(
-                        f.Key,
-                        edge,
-                        new Microseconds(Math.Abs(value.Value - edge.Value) - board.WanderOn(channel).Value)
-                    ))
+                    .Where(edge => edge > Bands.Lowest && edge < Bands.Highest)
+                    .Select(edge => new BandRoom(f.Key, edge, value.ApartFrom(edge) - board.WanderOn(channel)))
             )
             .MinBy(r => r.Room.Value);
 }

@@ -51,7 +51,7 @@ public sealed record BoardFunction
     public ChannelNumber Channel => ChannelNumber.FromAux(Aux);
 
     /// <summary>True when a value lies in the half-open band [low, high).</summary>
-    public bool Contains(Microseconds value) => value.Value >= Low.Value && value.Value < High.Value;
+    public bool Contains(Microseconds value) => value >= Low && value < High;
 
     /// <summary>True while its channel arrives and lies inside the band.</summary>
     /// <param name="received">The value of each received channel, channel 1 first.</param>

@@ -31,7 +31,7 @@ public static class BoardGuards
             return ArmRefusal.ConflictingFunction;
         if (view.Has(plan.LossBits))
             return ArmRefusal.LossProcedureOn;
-        if (guards.TiltLimit is { } limit && surroundings.Tilt.Value > limit.Value && !Rights(plan, view, surroundings))
+        if (guards.TiltLimit is { } limit && surroundings.Tilt > limit && !Rights(plan, view, surroundings))
             return ArmRefusal.Tilted;
         if (guards.RefusesConnected && surroundings is { Connected: true, Unlocked: false })
             return ArmRefusal.Connected;

@@ -20,9 +20,9 @@ public sealed record ChannelSpan
 
     /// <summary>What the board makes of a value on the wire.</summary>
     public Microseconds Scale(Microseconds received) =>
-        new(1000 + (1000 * (received.Value - Low.Value) / (High.Value - Low.Value)));
+        new(1000 + (1000 * (received - Low).Value / (High - Low).Value));
 
     /// <summary>The value on the wire of which the board makes a given one.</summary>
     public Microseconds Unscale(Microseconds scaled) =>
-        new(Low.Value + ((scaled.Value - 1000) * (High.Value - Low.Value) / 1000));
+        new(Low.Value + ((scaled.Value - 1000) * (High - Low).Value / 1000));
 }

@@ -119,8 +119,7 @@ public sealed record FlightBoard
             .FirstOrDefault();
 
     /// <summary>How far what arrives on a channel may lie from what the model works out, to either side.</summary>
-    public Microseconds WanderOn(ChannelNumber channel) =>
-        Wander.GetValueOrDefault(channel);
+    public Microseconds WanderOn(ChannelNumber channel) => Wander.GetValueOrDefault(channel);
 
     /// <summary>What the board makes of a value of a stick channel.</summary>
     public Microseconds Scaled(StickAxis axis, Microseconds received) =>

@@ -58,8 +58,5 @@ public static class AirEdits
     private static ImmutableDictionary<ChannelNumber, Microseconds> Fitting(
         ImmutableDictionary<ChannelNumber, Microseconds> presets,
         int channels
-    ) =>
-        presets
-            .Where(p => p.Key.Value <= channels)
-            .ToImmutableDictionary();
+    ) => presets.Where(p => p.Key.Value <= channels).ToImmutableDictionary();
 }

@@ -75,8 +75,8 @@ public static class StateTableEdit
             return present is { Key: var unused } ? channel with { Steps = channel.Steps.Remove(unused) } : channel;
         var output = channel.Output with
         {
-            Low = new Percent(Math.Min(channel.Output.Low.Value, cells.Values.Min(v => v.Value))),
-            High = new Percent(Math.Max(channel.Output.High.Value, cells.Values.Max(v => v.Value))),
+            Low = cells.Values.Aggregate(channel.Output.Low, (low, v) => low.AtMost(v)),
+            High = cells.Values.Aggregate(channel.Output.High, (high, v) => high.AtLeast(v)),
         };
         var values = cells.ToDictionary(c => c.Key, c => Entering(output, c.Value), StringComparer.Ordinal);
         var order = channel.Steps.Count == 0 ? 0 : channel.Steps.Values.Max(s => s.Order);
@@ -96,7 +96,7 @@ public static class StateTableEdit
     private static Percent Leaving(OutputStage stage, Percent value)
     {
         var turned = stage.Reverse ? -value.Value : value.Value;
-        var span = turned < 0 ? stage.Centre.Value - stage.Low.Value : stage.High.Value - stage.Centre.Value;
+        var span = turned < 0 ? (stage.Centre - stage.Low).Value : (stage.High - stage.Centre).Value;
         return new(
             Math.Round(Math.Clamp(stage.Centre.Value + (turned * span / 100), stage.Low.Value, stage.High.Value), 9)
         );
@@ -104,8 +104,8 @@ public static class StateTableEdit
 
     private static Percent Entering(OutputStage stage, Percent wanted)
     {
-        var from = wanted.Value - stage.Centre.Value;
-        var span = from < 0 ? stage.Centre.Value - stage.Low.Value : stage.High.Value - stage.Centre.Value;
+        var from = (wanted - stage.Centre).Value;
+        var span = from < 0 ? (stage.Centre - stage.Low).Value : (stage.High - stage.Centre).Value;
         var turned = from * 100 / span;
         return new(stage.Reverse ? -turned : turned);
     }

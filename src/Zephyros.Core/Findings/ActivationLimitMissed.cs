@@ -14,10 +14,9 @@ public sealed class ActivationLimitMissed : IFindingRule
         Station.Board,
         "The two stages of arming lie off the activation limit by",
         ProvenanceKind.OwnAssumption,
-        Unit = "µs",
         Note = "one count of the wire and a transmitter's coarse step fit in"
     )]
-    private const double Margin = 5;
+    private static readonly Microseconds Margin = new(5);
 
     /// <inheritdoc />
     public IEnumerable<Finding> Examine(SignalPlan plan)
@@ -29,25 +28,23 @@ public sealed class ActivationLimitMissed : IFindingRule
             yield break;
         var scale = setup.Transmitter.Scale;
         var low = scale.ToMicroseconds(throttle.Channel.Output.Low);
-        if (low.Value < limit.Value + Margin)
+        if (low < limit + Margin)
             yield return LowEnd(setup, throttle.Id, throttle.Channel, low, limit);
         foreach (var (id, forced) in setup.Model.OverridesOf(throttle.Id))
         {
             var locked = scale.ToMicroseconds(Held(setup, throttle.Channel, forced.Value));
-            if (locked.Value > limit.Value - Margin)
+            if (locked > limit - Margin)
                 yield return Locked(setup, id, forced, locked, limit);
         }
     }
 
     private static Percent Held(Setup setup, Channel channel, Percent value) =>
-        setup.Transmitter.ForcedPastEnds
-            ? value
-            : new Percent(Math.Clamp(value.Value, channel.Output.Low.Value, channel.Output.High.Value));
+        setup.Transmitter.ForcedPastEnds ? value : value.AtLeast(channel.Output.Low).AtMost(channel.Output.High);
 
     private static Finding LowEnd(Setup setup, string id, Channel channel, Microseconds low, Microseconds limit)
     {
         var grid = setup.Transmitter.TravelStep.Value;
-        var exact = setup.Transmitter.Scale.ToPercent(new Microseconds(limit.Value + (2 * Margin))).Value;
+        var exact = setup.Transmitter.Scale.ToPercent(limit + Margin + Margin).Value;
         var raised = channel.Output with { Low = new Percent(Math.Round(Math.Ceiling(exact / grid) * grid, 6)) };
         return new Finding
         {

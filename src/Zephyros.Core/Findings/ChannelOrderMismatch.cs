@@ -65,7 +65,7 @@ public sealed class ChannelOrderMismatch : IFindingRule
         var throttleChannel = setup.Board.Map.ChannelOf(StickAxis.Throttle);
         var reading = setup.Board.Scaled(StickAxis.Throttle, resting[throttleChannel.Value - 1]);
         var source = sent.AxisOf(throttleChannel).Word();
-        var arming = reading.Value < setup.Board.ThrottleLow.Value ? "and arms on it" : "and will not arm";
+        var arming = reading < setup.Board.ThrottleLow ? "and arms on it" : "and will not arm";
         return $"With the throttle down the craft would {down}. The board takes the {source} stick for the throttle: "
             + $"it reads {reading} at rest {arming}.";
     }

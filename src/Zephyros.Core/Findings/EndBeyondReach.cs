@@ -59,8 +59,8 @@ public sealed class EndBeyondReach : IFindingRule
         var grid = setup.Transmitter.TravelStep.Value;
         var held = channel.Output with
         {
-            Low = new Percent(Math.Max(channel.Output.Low.Value, Math.Round(Math.Ceiling(lowest / grid) * grid, 6))),
-            High = new Percent(Math.Min(channel.Output.High.Value, Math.Round(Math.Floor(highest / grid) * grid, 6))),
+            Low = channel.Output.Low.AtLeast(new(Math.Round(Math.Ceiling(lowest / grid) * grid, 6))),
+            High = channel.Output.High.AtMost(new(Math.Round(Math.Floor(highest / grid) * grid, 6))),
         };
         return new Finding
         {

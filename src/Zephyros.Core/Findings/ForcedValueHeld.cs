@@ -17,14 +17,10 @@ public sealed class ForcedValueHeld : IFindingRule
         {
             var channel = setup.Model.Channels[forced.Channel];
             var (low, high) = (channel.Output.Low, channel.Output.High);
-            var held = new Percent(Math.Clamp(forced.Value.Value, low.Value, high.Value));
+            var held = forced.Value.AtLeast(low).AtMost(high);
             if (held == forced.Value)
                 continue;
-            var wider = channel.Output with
-            {
-                Low = new Percent(Math.Min(low.Value, forced.Value.Value)),
-                High = new Percent(Math.Max(high.Value, forced.Value.Value)),
-            };
+            var wider = channel.Output with { Low = low.AtMost(forced.Value), High = high.AtLeast(forced.Value) };
             yield return new Finding
             {
                 Key = $"forced-value-held:{id}",

@@ -18,7 +18,7 @@ public sealed class ImplausibleLimit : IFindingRule
         {
             var beyond = Sensors(condition.Test)
                 .Select(test => (Test: test, Sensor: plan.Setup.Model.Sensors[test.Sensor]))
-                .Where(t => t.Test.Limit.Value < t.Sensor.Lowest.Value || t.Test.Limit.Value > t.Sensor.Highest.Value);
+                .Where(t => t.Test.Limit < t.Sensor.Lowest || t.Test.Limit > t.Sensor.Highest);
             foreach (var (test, sensor) in beyond.DistinctBy(t => t.Test.Sensor, StringComparer.Ordinal))
                 yield return Of(plan.Setup, id, condition, test, sensor);
         }
@@ -52,10 +52,7 @@ public sealed class ImplausibleLimit : IFindingRule
     {
         var whole =
             ReferenceEquals(condition.Test, test) || condition.Test is DelayTest { Of: [var only] } && only == test;
-        var always =
-            test.Relation == Relation.Below
-                ? test.Limit.Value > sensor.Highest.Value
-                : test.Limit.Value < sensor.Lowest.Value;
+        var always = test.Relation == Relation.Below ? test.Limit > sensor.Highest : test.Limit < sensor.Lowest;
         if (!always)
             return whole ? "The condition will not come when it is needed." : "This part of the condition never holds.";
         if (!whole)
@@ -80,7 +77,7 @@ public sealed class ImplausibleLimit : IFindingRule
         foreach (var (factor, name) in new[] { (0.1, "a tenth"), (10, "ten times") })
         {
             var limit = new Reading(Math.Round(test.Limit.Value * factor, 6));
-            if (limit.Value < sensor.Lowest.Value || limit.Value > sensor.Highest.Value)
+            if (limit < sensor.Lowest || limit > sensor.Highest)
                 continue;
             var changed = condition with { Test = Replace(condition.Test, test, test with { Limit = limit }) };
             yield return new Fix(

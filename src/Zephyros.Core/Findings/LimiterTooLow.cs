@@ -37,10 +37,7 @@ public sealed class LimiterTooLow : IFindingRule
 
     private static (double Low, double High) Shares(MultiplyStep step)
     {
-        var (one, other) = (
-            step.With.Shift.Value - step.With.Scale.Value,
-            step.With.Shift.Value + step.With.Scale.Value
-        );
+        var (one, other) = ((step.With.Shift - step.With.Scale).Value, (step.With.Shift + step.With.Scale).Value);
         return (Math.Min(one, other), Math.Max(one, other));
     }
 

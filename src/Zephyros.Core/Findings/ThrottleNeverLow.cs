@@ -29,11 +29,11 @@ public sealed class ThrottleNeverLow : IFindingRule
             StickAxis.Throttle,
             plan.With(setup.Transmitter.StickOf(StickAxis.Throttle)!, -100).Received[number.Value - 1]
         );
-        if (lowest.Value < setup.Board.ThrottleLow.Value)
+        if (lowest < setup.Board.ThrottleLow)
             yield break;
         var limit = new Microseconds(Math.Ceiling(lowest.Value + Above));
         var fixes =
-            limit.Value <= Microseconds.Neutral.Value
+            limit <= Microseconds.Neutral
                 ?
                 [
                     new Fix(

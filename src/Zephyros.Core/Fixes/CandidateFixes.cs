@@ -72,7 +72,7 @@ internal static class CandidateFixes
                     Board = setup.Board with { Loss = loss with { FlownOnly = true } },
                 }
             );
-        var timeout = new Milliseconds(Math.Min(setup.Board.SignalTimeout.Value, limit.Value));
+        var timeout = setup.Board.SignalTimeout.AtMost(limit);
         yield return (
             "in-time",
             "Notice a loss within the limit",
@@ -82,7 +82,7 @@ internal static class CandidateFixes
                 Board = setup.Board with
                 {
                     SignalTimeout = timeout,
-                    Loss = loss with { Grace = new(Math.Min(loss.Grace.Value, limit.Value - timeout.Value)) },
+                    Loss = loss with { Grace = loss.Grace.AtMost(limit - timeout) },
                 },
             }
         );
@@ -155,7 +155,7 @@ internal static class CandidateFixes
         if (band is not var (low, high) || low.Value > centre || high.Value <= centre)
             return band;
         var above = new Microseconds(centre + 25);
-        if (inside.All(v => v.Value >= above.Value))
+        if (inside.All(v => v >= above))
             return (above, high);
         return inside.All(v => v.Value < centre) ? (low, Microseconds.Neutral) : band;
     }

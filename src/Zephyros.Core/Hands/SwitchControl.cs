@@ -58,7 +58,7 @@ public sealed record SwitchControl : PlacedControl
 
     /// <summary>The position whose value lies nearest to <paramref name="value"/>.</summary>
     public int PositionAt(Percent value) =>
-        Enumerable.Range(1, Positions).MinBy(p => Math.Abs(ValueAt(p).Value - value.Value));
+        Enumerable.Range(1, Positions).MinBy(p => ValueAt(p).ApartFrom(value).Value);
 
     /// <summary>The name of a position, counted from the safe end: "safe", "mid" (or its number among more than three), "far".</summary>
     public string PositionName(int position)

@@ -144,7 +144,7 @@ public sealed class SignalPlan
     public bool ThrottleIsLow(SignalValues values) =>
         ThrottleChannel?.Channel.Number.Value is not { } number
         || number > values.Received.Length
-        || Setup.Board.Scaled(StickAxis.Throttle, values.Received[number - 1]).Value < Setup.Board.ThrottleLow.Value;
+        || Setup.Board.Scaled(StickAxis.Throttle, values.Received[number - 1]) < Setup.Board.ThrottleLow;
 
     /// <summary>The same while every control stands at its start.</summary>
     public bool IsThrottleLowAtStart()

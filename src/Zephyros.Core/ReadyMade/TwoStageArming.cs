@@ -72,7 +72,7 @@ public sealed class TwoStageArming : IReadyMade
             return null;
         var end = RaisedEnd(setup, limit);
         var channel = setup.Model.Channels[throttle];
-        if (end.Value >= channel.Output.Centre.Value)
+        if (end >= channel.Output.Centre)
         {
             wanted.Refuse("limit", $"The low end would be {end}, not below the channel's centre.");
             return null;

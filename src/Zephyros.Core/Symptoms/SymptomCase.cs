@@ -45,7 +45,7 @@ internal sealed class SymptomCase
     /// <summary>True when roll, pitch or yaw stands far from its centre without anybody's doing.</summary>
     public bool Spins =>
         new[] { StickAxis.Roll, StickAxis.Pitch, StickAxis.Yaw }.Any(axis =>
-            Math.Abs(Bar(axis).Value - Plan.Setup.Board.Centre.Value) > FastTurn
+            Bar(axis).ApartFrom(Plan.Setup.Board.Centre).Value > FastTurn
         );
 
     /// <summary>True when one stick moves more than one bar, or none.</summary>

@@ -29,5 +29,5 @@ public static class PulseScales
 
     /// <summary>The percent that a pulse stands for; the inverse of <see cref="ToMicroseconds"/>.</summary>
     public static Percent ToPercent(this PulseScale scale, Microseconds pulse) =>
-        new((pulse.Value - Microseconds.Neutral.Value) / scale.MicrosecondsPerPercent());
+        new((pulse - Microseconds.Neutral).Value / scale.MicrosecondsPerPercent());
 }

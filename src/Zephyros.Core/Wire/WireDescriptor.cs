@@ -70,7 +70,7 @@ public sealed record WireDescriptor
     /// <summary>The count before it is made whole, such as 172.8 for 988 us in Packed 16.</summary>
     // Rounded to nine digits, so that 988 us gives 172.8 and not 172.79999: a truncating sender must not lose a count to
     // binary fractions.
-    public double Exact(Microseconds pulse) => Math.Round((pulse.Value - Zero.Value) / Step.Value, 9);
+    public double Exact(Microseconds pulse) => Math.Round((pulse - Zero).Value / Step.Value, 9);
 
     /// <summary>The time of a frame of bytes: bytes times bits per byte over baud.</summary>
     public static Milliseconds TimeOf(int bytes, SerialFraming framing) =>

@@ -76,7 +76,5 @@ internal static class SteppedPackets
 
     // From channel 6 on.
     private static ImmutableDictionary<ChannelNumber, int> Stepped(params int[] steps) =>
-        steps
-            .Select((s, i) => KeyValuePair.Create(new ChannelNumber(i + 6), s))
-            .ToImmutableDictionary();
+        steps.Select((s, i) => KeyValuePair.Create(new ChannelNumber(i + 6), s)).ToImmutableDictionary();
 }

@@ -153,6 +153,5 @@ public sealed class PlanComparison
     private static string Share(PulseScale scale, Microseconds pulse) =>
         new Percent(Math.Round(scale.ToPercent(pulse).Value, 1)).ToString();
 
-    private static bool Differ(Microseconds one, Microseconds other, double by) =>
-        Math.Abs(one.Value - other.Value) > by;
+    private static bool Differ(Microseconds one, Microseconds other, double by) => one.ApartFrom(other).Value > by;
 }

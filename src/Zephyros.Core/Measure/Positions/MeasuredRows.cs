@@ -26,7 +26,7 @@ public static class MeasuredRows
                 && row.Cells.Index()
                     .All(one =>
                         row.Cells.Take(one.Index)
-                            .All(other => Math.Abs(other.Received.Value - one.Item.Received.Value) > Apart)
+                            .All(other => other.Received.ApartFrom(one.Item.Received).Value > Apart)
                     )
             ),
         ];

@@ -75,10 +75,10 @@ public static class PositionSolver
             seen,
             Name(plan.Setup, seen),
             planned,
-            planned is { } value ? new Microseconds(seen.Value.Value - value.Value) : default,
+            planned is { } value ? seen.Value - value : default,
             [.. watching.Where(f => IsWanted(f.Value, seen, planned)).Select(f => f.Key)],
             [.. watching.Where(f => f.Value.Contains(seen.Value)).Select(f => f.Key)],
-            room is null ? null : room with { Room = new Microseconds(room.Room.Value - seen.Jitter.Value) }
+            room is null ? null : room with { Room = room.Room - seen.Jitter }
         );
     }
 
@@ -117,7 +117,10 @@ public static class PositionSolver
             var most = channel.Max(p => Math.Abs(p.Off.Value) + p.Seen.Jitter.Value);
             if (most > 100)
                 return null;
-            wander = most <= Rounding ? wander.Remove(channel.Key) : wander.SetItem(channel.Key, new Microseconds(Math.Ceiling(most)));
+            wander =
+                most <= Rounding
+                    ? wander.Remove(channel.Key)
+                    : wander.SetItem(channel.Key, new Microseconds(Math.Ceiling(most)));
         }
 
         return SetupJson.Same(setup.Board.Wander, wander) ? setup.Board : setup.Board with { Wander = wander };
@@ -161,14 +164,14 @@ public static class PositionSolver
             positions.Length < 2
             || channel.Take is not ControlSource { Control: var control }
             || channel.Steps.Count > 0
-            || channel.Output.Low.Value >= channel.Output.High.Value
+            || channel.Output.Low >= channel.Output.High
         )
             return null;
         var own = positions.Where(p => p.Seen.Control == control && p.Planned is not null).ToArray();
         if (own.Length < 2 || own.All(p => Math.Abs(p.Off.Value) <= Rounding + p.Seen.Jitter.Value))
             return null;
         var (low, high) = (own.MinBy(p => p.Planned!.Value.Value)!, own.MaxBy(p => p.Planned!.Value.Value)!);
-        if (low.Seen.Value.Value >= high.Seen.Value.Value || low.Planned == high.Planned)
+        if (low.Seen.Value >= high.Seen.Value || low.Planned == high.Planned)
             return null;
         var scale = setup.Transmitter.Scale;
         var step = setup.Transmitter.TravelStep.Value;
@@ -194,7 +197,7 @@ public static class PositionSolver
 
     private static bool Alike(PositionSeen one, PositionSeen other) =>
         (one.Control, one.Channel) == (other.Control, other.Channel)
-        && Math.Abs(one.Value.Value - other.Value.Value) <= Math.Max(one.Jitter.Value, other.Jitter.Value);
+        && one.Value.ApartFrom(other.Value) <= one.Jitter.AtLeast(other.Jitter);
 
     private static ControlPosition? Position(Setup setup, PositionSeen seen) =>
         setup.Transmitter.Controls.TryGetValue(seen.Control, out var control)

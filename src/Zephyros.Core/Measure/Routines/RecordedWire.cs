@@ -37,5 +37,5 @@ public sealed class RecordedWire(Setup setup, CaptureVerdict verdict)
         verdict.Format is { } format && !Same ? WireEdits.SpeakFormat(setup, format, verdict.Interval) : null;
 
     private bool IsPeriod(Milliseconds interval) =>
-        Math.Abs(interval.Value - setup.Wire.FramePeriod.Value) <= setup.Wire.FramePeriod.Value * Alike;
+        interval.ApartFrom(setup.Wire.FramePeriod).Value <= setup.Wire.FramePeriod.Value * Alike;
 }

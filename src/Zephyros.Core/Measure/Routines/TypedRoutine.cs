@@ -118,7 +118,7 @@ public sealed class TypedRoutine
     private SetupProblem? NoCentre(RoutineAsk asks) =>
         asks is { AtRest: true, Bars: [var bar] }
         && routine.State.Readings.Sweeps[bar.Word()] is var sweep
-        && (sweep.Centre.Value <= sweep.Low.Value || sweep.Centre.Value >= sweep.High.Value)
+        && (sweep.Centre <= sweep.Low || sweep.Centre >= sweep.High)
             ? new(
                 "/values/0",
                 $"{sweep.Centre} is no centre: {bar.Word()} went from {sweep.Low} to {sweep.High}. Was the stick let go?"

@@ -29,8 +29,8 @@ public static class EndpointSolver
     private const double MostCentre = 100;
 
     // Ends nearer to the centre than this are no travel.
-    [Figure(Station.Board, "A measured end lies off the centre by at least", ProvenanceKind.OwnAssumption, Unit = "µs")]
-    private const double LeastTravel = 50;
+    [Figure(Station.Board, "A measured end lies off the centre by at least", ProvenanceKind.OwnAssumption)]
+    private static readonly Microseconds LeastTravel = new(50);
 
     [Figure(
         Station.Board,
@@ -49,14 +49,14 @@ public static class EndpointSolver
             var place = $"/sweeps/{axis.Word()}";
             if (!sweeps.TryGetValue(axis, out var sweep))
                 problems.Add(new(place, $"The {axis.Word()} stick was not measured."));
-            else if (sweep.Low.Value > sweep.Centre.Value - LeastTravel)
+            else if (sweep.Low > sweep.Centre - LeastTravel)
                 problems.Add(
                     new(
                         $"{place}/low",
                         $"The low end of {axis.Word()} ({sweep.Low}) must lie below its centre ({sweep.Centre})."
                     )
                 );
-            else if (sweep.High.Value < sweep.Centre.Value + LeastTravel)
+            else if (sweep.High < sweep.Centre + LeastTravel)
                 problems.Add(
                     new(
                         $"{place}/high",
@@ -187,7 +187,7 @@ public static class EndpointSolver
             arrives,
             new Microseconds(
                 Math.Max(
-                    Math.Abs(arrives.Centre.Value - Microseconds.Neutral.Value),
+                    arrives.Centre.ApartFrom(Microseconds.Neutral).Value,
                     Math.Max(Math.Abs(arrives.Low.Value - Low), Math.Abs(arrives.High.Value - High))
                 )
             ),
@@ -205,15 +205,12 @@ public static class EndpointSolver
     // Microseconds for each percent, below or above the centre.
     private static double Slope(OutputStage now, Sweep raw, bool below) =>
         below
-            ? (raw.Centre.Value - raw.Low.Value) / (now.Centre.Value - now.Low.Value)
-            : (raw.High.Value - raw.Centre.Value) / (now.High.Value - now.Centre.Value);
+            ? (raw.Centre - raw.Low).Value / (now.Centre - now.Low).Value
+            : (raw.High - raw.Centre).Value / (now.High - now.Centre).Value;
 
     // What arrives once the output stage leaves another percentage.
     private static Microseconds At(OutputStage now, Sweep raw, Percent percent) =>
-        new(
-            raw.Centre.Value
-                + ((percent.Value - now.Centre.Value) * Slope(now, raw, below: percent.Value < now.Centre.Value))
-        );
+        new(raw.Centre.Value + ((percent.Value - now.Centre.Value) * Slope(now, raw, below: percent < now.Centre)));
 
     private static Sweep Through(Sweep sweep, Func<Microseconds, Microseconds> scale) =>
         sweep with

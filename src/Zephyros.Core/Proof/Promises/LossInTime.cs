@@ -32,10 +32,10 @@ public sealed class LossInTime : Promise
             return null;
         var (timeout, grace) = (plan.Setup.Board.SignalTimeout, plan.Setup.Board.Loss.Grace);
         var limit = plan.Setup.Limits.LossNoticedWithin;
-        var takes = new Milliseconds(timeout.Value + grace.Value);
+        var takes = timeout + grace;
         var sum =
             grace.Value > 0 ? $"{timeout} without frames and {grace} of grace are {takes}" : $"{takes} without frames";
-        return takes.Value <= limit.Value
+        return takes <= limit
             ? new PromiseVerdict(
                 VerdictKind.Proven,
                 $"The receiver falls silent, and the board begins after {sum}; the limit is {limit}."

@@ -59,7 +59,8 @@ public sealed class QuantityJsonConverter : JsonConverterFactory
         )
         {
             var text = reader.GetString();
-            return int.TryParse(text, NumberStyles.None, CultureInfo.InvariantCulture, out var number)
+            return
+                int.TryParse(text, NumberStyles.None, CultureInfo.InvariantCulture, out var number)
                 && number.ToString(CultureInfo.InvariantCulture) == text
                 ? T.From(number)
                 : throw new JsonException($"The number of a channel is wanted here, not \"{text}\".");

@@ -1,6 +1,7 @@
 using Zephyros.Core.Hands;
 using Zephyros.Core.Model;
 using Zephyros.Core.Model.Logic;
+using Zephyros.Core.Units;
 
 namespace Zephyros.Core.Setups.Validation;
 
@@ -28,7 +29,7 @@ internal static class ModelValidator
         foreach (var (id, announcement) in model.Announcements.OrderBy(a => a.Key, StringComparer.Ordinal))
             CheckAnnouncement(setup, $"/model/announcements/{id}", announcement, problems);
         foreach (var (id, sensor) in model.Sensors)
-            if (sensor.Lowest.Value >= sensor.Highest.Value)
+            if (sensor.Lowest >= sensor.Highest)
                 problems.Add(
                     new(
                         $"/model/sensors/{id}/lowest",
@@ -73,7 +74,7 @@ internal static class ModelValidator
         {
             if (step is CurveStep curve)
                 CheckCurve(setup.Transmitter, $"{place}/steps/{id}/points", curve, problems);
-            if (step is LimitStep limit && limit.Low.Value > limit.High.Value)
+            if (step is LimitStep limit && limit.Low > limit.High)
                 problems.Add(
                     new(
                         $"{place}/steps/{id}/low",
@@ -100,7 +101,7 @@ internal static class ModelValidator
             var (left, right) = (curve.Points[i - 1].X, curve.Points[i].X);
             if (left == right)
                 problems.Add(new($"{place}/{i}/x", $"Two points stand at {right}; each x may occur once."));
-            else if (left.Value > right.Value)
+            else if (left > right)
                 problems.Add(
                     new($"{place}/{i}/x", $"The points must run from left to right: {right} comes after {left}.")
                 );
@@ -109,11 +110,11 @@ internal static class ModelValidator
 
     private static void CheckOutput(OutputStage output, string place, List<SetupProblem> problems)
     {
-        if (output.Low.Value >= output.High.Value)
+        if (output.Low >= output.High)
             problems.Add(
                 new($"{place}/low", $"The low end ({output.Low}) must lie below the high end ({output.High}).")
             );
-        else if (output.Centre.Value <= output.Low.Value || output.Centre.Value >= output.High.Value)
+        else if (output.Centre <= output.Low || output.Centre >= output.High)
             problems.Add(
                 new(
                     $"{place}/centre",
@@ -140,7 +141,7 @@ internal static class ModelValidator
                     problems.Add(
                         new($"{place}/control", $"\"{press.Control}\" is no button; only a button is pressed.")
                     );
-                if (press.Before is { } before && before.Value <= press.AtLeast.Value)
+                if (press.Before is { } before && before <= press.AtLeast)
                     problems.Add(
                         new($"{place}/before", $"A press of at least {press.AtLeast} cannot end before {before}.")
                     );

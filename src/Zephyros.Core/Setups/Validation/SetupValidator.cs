@@ -23,7 +23,7 @@ public static class SetupValidator
         CheckControls(setup.Transmitter, problems);
         ModelValidator.Check(setup, problems);
         CheckLink(setup, problems);
-        if (setup.Air.UrgentBelow.Value >= setup.Air.WarnBelow.Value)
+        if (setup.Air.UrgentBelow >= setup.Air.WarnBelow)
             problems.Add(
                 new(
                     "/air/urgentBelow",
@@ -126,7 +126,7 @@ public static class SetupValidator
         );
         foreach (var (id, function) in setup.Board.Functions)
         {
-            if (function.Low.Value >= function.High.Value)
+            if (function.Low >= function.High)
                 problems.Add(
                     new(
                         $"/board/functions/{id}/high",
