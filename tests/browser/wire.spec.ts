@@ -102,9 +102,13 @@ test('a receiver is bound by the guide, and the record goes stale with the recei
   for (let i = 0; i < (await steps.count()); i++) await steps.nth(i).getByRole('radio').first().check();
   await steps.nth(3).getByRole('radio').nth(1).check();
   await expect(page.getByText('hold the button before the power comes')).toBeVisible();
+  await page.getByLabel('In your own words').nth(3).fill('green, three short');
   await page.getByLabel('Firmware of the module').fill('3.1');
   await page.getByRole('button', { name: 'Record this bind' }).click();
   await expect(page.getByText('not all as it should be')).toBeVisible();
+  // What this receiver shows is said at the next bind.
+  await expect(page.getByText('green, three short')).toBeVisible();
+  await expect(page.getByLabel('In your own words')).toHaveCount(0);
   await page.getByRole('tab', { name: 'Link' }).click();
   await page
     .getByRole('group', { name: 'Receiver' })

@@ -14,4 +14,9 @@ public sealed record BindStepSeen
     /// <summary>True when the light showed what it should, or there was nothing to see.</summary>
     [Description("True when the light showed what it should.")]
     public required bool AsExpected { get; init; }
+
+    /// <summary>What the light showed, in the pilot's words: the guide shows it at the next bind; empty when nothing was noted.</summary>
+    [Description("What the light showed, in the pilot's words; empty when nothing was noted.")]
+    [StringLength(120)]
+    public string Light { get; init; } = "";
 }

@@ -1,6 +1,6 @@
-using Zephyros.Core.Hands;
 using Zephyros.Core.Air;
 using Zephyros.Core.Bench;
+using Zephyros.Core.Hands;
 using Zephyros.Core.Setups;
 using Zephyros.Core.Units;
 

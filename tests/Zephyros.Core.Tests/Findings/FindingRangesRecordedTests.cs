@@ -98,7 +98,9 @@ public sealed class FindingRangesRecordedTests
             0,
             100,
             0.5,
-            x => Board(b => b with { Wander = b.Wander.SetItem(new(5), new(x)) }).WithArm(f => f with { Low = new(1960) })
+            x =>
+                Board(b => b with { Wander = b.Wander.SetItem(new(5), new(x)) })
+                    .WithArm(f => f with { Low = new(1960) })
         ),
         new("trim of yaw", -5, 5, 0.5, x => Demo.Plain.InModel(m => m with { Trims = m.Trims.SetItem("yaw", new(x)) })),
         new("activation limit", 950, 1200, 1, x => TwoStage.WithBoard(b => b with { ActivationLimit = new(x) })),

@@ -139,7 +139,10 @@ public sealed class EndpointTests
                         setup = setup.WithBoard(b =>
                             b with
                             {
-                                Spans = b.Spans.Add(StickAxis.Roll, new ChannelSpan { Low = new(1050), High = new(1930) }),
+                                Spans = b.Spans.Add(
+                                    StickAxis.Roll,
+                                    new ChannelSpan { Low = new(1050), High = new(1930) }
+                                ),
                             }
                         );
                     var answer = EndpointSolver.Solve(setup, Measured(setup));

@@ -1,7 +1,7 @@
-using Zephyros.Core.Hands;
 using Zephyros.Core.Bench;
 using Zephyros.Core.Board;
 using Zephyros.Core.Captures;
+using Zephyros.Core.Hands;
 using Zephyros.Core.Measure;
 using Zephyros.Core.Measure.BesidePlan;
 using Zephyros.Core.Measure.Routines;

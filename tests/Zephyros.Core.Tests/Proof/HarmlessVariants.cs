@@ -82,7 +82,12 @@ internal static class HarmlessVariants
                     Smooth = false,
                 }
             ),
-            ["a roll that trembles a little"] = CleanWren.WithBoard(b => b with { Wander = b.Wander.Add(new(1), new(1)) }),
+            ["a roll that trembles a little"] = CleanWren.WithBoard(b =>
+                b with
+                {
+                    Wander = b.Wander.Add(new(1), new(1)),
+                }
+            ),
             ["a roll that moves slowly"] = CleanWren.WithStep(
                 "roll",
                 "slow",

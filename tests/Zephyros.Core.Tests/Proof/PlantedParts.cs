@@ -123,7 +123,8 @@ internal static class PlantedParts
     public static ScaleStep Share(double percent) => new() { Order = 1, Scale = new(percent) };
 
     /// <summary>A throttle that was measured to wander by 20 µs.</summary>
-    public static Setup Trembling(Setup setup) => setup.WithBoard(b => b with { Wander = b.Wander.Add(new(1), new(20)) });
+    public static Setup Trembling(Setup setup) =>
+        setup.WithBoard(b => b with { Wander = b.Wander.Add(new(1), new(20)) });
 
     /// <summary>A receiver that sends some channels by itself without radio, in microseconds.</summary>
     public static Setup Presets(params (int Channel, double Value)[] presets) =>

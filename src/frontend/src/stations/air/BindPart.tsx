@@ -21,7 +21,7 @@ export function BindPart({ id, setup }: Props) {
   return (
     <div className="max-w-4xl">
       {profile && (profile.bind ?? []).length > 0 ? (
-        <Guide key={profile.id} id={id} name={profile.name} steps={profile.bind ?? []} />
+        <Guide key={profile.id} id={id} name={profile.name} steps={profile.bind ?? []} binds={binds} />
       ) : (
         <Notice title="No way to bind is known">
           <p>Choose a radio system on the part “Link”; each says how its receivers are bound.</p>
@@ -35,20 +35,35 @@ export function BindPart({ id, setup }: Props) {
 
 type Seen = 'yes' | 'no' | undefined;
 
-function Guide({ id, name, steps }: { id: string; name: string; steps: readonly BindStep[] }) {
+function Guide({
+  id,
+  name,
+  steps,
+  binds,
+}: {
+  id: string;
+  name: string;
+  steps: readonly BindStep[];
+  binds: readonly BindView[];
+}) {
   const client = useQueryClient();
   const [seen, setSeen] = useState<readonly Seen[]>([]);
+  const [lights, setLights] = useState<Readonly<Record<number, string>>>({});
   const [words, setWords] = useState({ moduleFirmware: '', receiverFirmware: '', options: '', note: '' });
   const record = useMutation({
     mutationFn: () =>
       answer(
         api.POST('/api/setups/{id}/binds', {
           params: { path: { id } },
-          body: { ...words, steps: steps.map((step, i) => ({ do: step.do, asExpected: seen[i] === 'yes' })) },
+          body: {
+            ...words,
+            steps: steps.map((step, i) => ({ do: step.do, asExpected: seen[i] === 'yes', light: lights[i] ?? '' })),
+          },
         }),
       ),
     onSuccess: () => {
       setSeen([]);
+      setLights({});
       return client.invalidateQueries({ queryKey: bindsQuery(id).queryKey });
     },
   });
@@ -69,6 +84,7 @@ function Guide({ id, name, steps }: { id: string; name: string; steps: readonly 
                   <b>Then you see, for example:</b> {step.light}
                 </p>
               )}
+              <SeenBefore step={step} binds={binds} />
               <div className="mt-1 flex flex-wrap gap-4" role="radiogroup" aria-label={`Step ${i + 1}`}>
                 {(['yes', 'no'] as const).map((value) => (
                   <label key={value} className="flex h-8 items-center gap-1.5 text-sm">
@@ -83,6 +99,15 @@ function Guide({ id, name, steps }: { id: string; name: string; steps: readonly 
                   </label>
                 ))}
               </div>
+              {seen[i] && step.light && (
+                <Line
+                  label="In your own words, for the next time"
+                  value={lights[i] ?? ''}
+                  max={120}
+                  wide
+                  onChange={(v) => setLights({ ...lights, [i]: v })}
+                />
+              )}
               {seen[i] === 'no' && step.otherwise && (
                 <p className="mt-1 rounded-sm bg-ochre-wash px-2 py-1 text-sm">{step.otherwise}</p>
               )}
@@ -128,6 +153,21 @@ function Guide({ id, name, steps }: { id: string; name: string; steps: readonly 
         </Notice>
       )}
     </section>
+  );
+}
+
+/** What this craft's own receiver showed when it was bound last: lights differ by firmware. */
+function SeenBefore({ step, binds }: { step: BindStep; binds: readonly BindView[] }) {
+  const noted = binds.flatMap((bind) =>
+    (bind.record.steps ?? []).filter((s) => s.do === step.do && s.light).map((s) => ({ at: bind.takenAt, ...s })),
+  );
+  const last = noted[0];
+  return (
+    last && (
+      <p className="text-sm">
+        <b>Seen on {new Date(last.at).toLocaleDateString()}:</b> {last.light}
+      </p>
+    )
   );
 }
 
