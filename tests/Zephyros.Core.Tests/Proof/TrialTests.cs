@@ -1,4 +1,6 @@
+using Zephyros.Core.Board;
 using Zephyros.Core.Fixes;
+using Zephyros.Core.Model.Logic;
 using Zephyros.Core.Path;
 using Zephyros.Core.Proof;
 using Zephyros.Core.Proof.Cells;
@@ -7,6 +9,7 @@ using Zephyros.Core.Proof.Replay;
 using Zephyros.Core.Setups;
 using Zephyros.Core.Tests.Reference;
 using Zephyros.Core.Units;
+using static Zephyros.Core.Tests.Build;
 
 namespace Zephyros.Core.Tests.Proof;
 
@@ -38,6 +41,29 @@ public sealed class TrialTests
             replay.Step();
         Assert.True(setup.Board.Functions["lamp"].IsActive([.. replay.Bench.Snapshot("throttle").Received]));
         Assert.Equal(1, replay.Bench.SettingOf("right-shoulder"));
+    }
+
+    // One switch after the other sets a latch before both are there; within one frame nothing does.
+    [Fact]
+    public void Two_hands_at_once_find_what_one_after_the_other_does_not()
+    {
+        var (left, right) = ("left-back-switch", "right-back-switch");
+        Test Stand(int one, int other) => All(At(left, one), At(right, other));
+        var setup = Demo
+            .Plain.WithCondition("between", Latch(Any(Stand(1, 2), Stand(2, 1)), Stand(1, 1)))
+            .WithCondition("both", All(Stand(2, 2), Not(Holds("between"))))
+            .WithOverride("throttle", "both", 0);
+        var promise = PromiseList.All.Single(p => p.Code == "no-switch-adds-thrust");
+        PromiseVerdict Under(ProofLimits limits) =>
+            new Prover(SignalPlan.Compile(setup), limits).Prove(promise, null, TestContext.Current.CancellationToken);
+        Assert.Equal(VerdictKind.Proven, Under(Patient).Kind);
+        var verdict = Under(Patient with { TwoHands = true });
+        Assert.Equal(VerdictKind.Broken, verdict.Kind);
+        Assert.Equal([left, right], verdict.Path[^1].Inputs.Select(i => i.Id).Order(StringComparer.Ordinal));
+        var replay = new BenchReplay(setup, verdict.Path);
+        while (!replay.AtEnd)
+            Assert.True(replay.Step());
+        Assert.Equal(MotorLevel.Thrust, replay.Bench.Board.Motors);
     }
 
     // What a receiver sends by itself trembles too: 20 µs are harmless to a preset 30 µs below the low limit, and not to one 10 µs below it.
