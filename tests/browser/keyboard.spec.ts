@@ -99,3 +99,17 @@ test('the board says which guard refuses: a tilted craft, a cable for configurat
   await page.keyboard.press('s');
   await expect(page.getByTestId('board-title')).toHaveText('Disarmed');
 });
+
+test('a slider under fast keys misses none of them', async ({ craft }) => {
+  const page = await craft('sandpiper', 'model?part=logic');
+  const slider = page.getByLabel(/ at the craft$/).first();
+  const numbers = () =>
+    slider.evaluate((e: HTMLInputElement) => ({ value: Number(e.value), low: Number(e.min), step: Number(e.step) }));
+  await slider.press('Home');
+  for (let i = 0; i < 40; i++) await page.keyboard.press('ArrowRight');
+  const { value, low, step } = await numbers();
+  expect(value).toBeCloseTo(low + 40 * step, 6);
+  // The bench has come there too, and is shown again.
+  await page.waitForTimeout(1000);
+  expect((await numbers()).value).toBeCloseTo(low + 40 * step, 6);
+});

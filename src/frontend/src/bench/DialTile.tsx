@@ -2,11 +2,13 @@ import { Slider } from 'radix-ui';
 import type { ControlView } from '../api/types';
 import { useBench, useBenchState } from './BenchProvider';
 import { signed } from './Stick';
+import { useUnderHand } from './useUnderHand';
 
 /** A dial, drawn as the travel that it has. */
 export function DialTile({ control }: { control: ControlView }) {
   const { move } = useBench();
-  const setting = useBenchState((s) => s.message?.snapshot.settings[control.id] ?? control.start);
+  const shown = useBenchState((s) => s.message?.snapshot.settings[control.id] ?? control.start);
+  const [setting, put] = useUnderHand(shown, (value) => move(control.id, value));
   return (
     <div className="flex w-13 min-w-0 flex-col items-center">
       <Slider.Root
@@ -15,7 +17,7 @@ export function DialTile({ control }: { control: ControlView }) {
         min={-100}
         max={100}
         value={[setting]}
-        onValueChange={([value]) => value !== undefined && move(control.id, value)}
+        onValueChange={([value]) => value !== undefined && put(value)}
       >
         <Slider.Track className="relative w-1 rounded bg-deep-line">
           <Slider.Range className="absolute w-full rounded bg-deep-live" />

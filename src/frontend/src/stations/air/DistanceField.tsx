@@ -1,5 +1,6 @@
 import type { SetupView } from '../../api/types';
 import { useBench, useBenchState } from '../../bench/BenchProvider';
+import { useUnderHand } from '../../bench/useUnderHand';
 import { Button } from '../../ui/Button';
 import { distance, figure } from '../../ui/figures';
 
@@ -12,7 +13,10 @@ export function DistanceField({ link }: { link: SetupView['link'] }) {
   const air = useBenchState((s) => s.message?.snapshot.air ?? null);
   const nearest = link.course[0]!.distance;
   const farthest = link.course[link.course.length - 1]!.distance;
-  const place = air ? Math.round((STEPS * Math.log(air.distance / nearest)) / Math.log(farthest / nearest)) : 0;
+  const [place, move] = useUnderHand(
+    air ? Math.round((STEPS * Math.log(air.distance / nearest)) / Math.log(farthest / nearest)) : 0,
+    (step) => bench.link.setDistance(nearest * (farthest / nearest) ** (step / STEPS)),
+  );
   return (
     <section aria-labelledby="distance" className="mb-5 max-w-4xl">
       <h2 id="distance" className="text-lg font-bold">
@@ -28,9 +32,7 @@ export function DistanceField({ link }: { link: SetupView['link'] }) {
             max={STEPS}
             value={place}
             aria-valuetext={air ? distance(air.distance) : 'on the bench'}
-            onChange={(event) =>
-              bench.link.setDistance(nearest * (farthest / nearest) ** (Number(event.target.value) / STEPS))
-            }
+            onChange={(event) => move(Number(event.target.value))}
           />
         </label>
         <Button disabled={air === null} onClick={() => bench.link.setDistance(null)}>

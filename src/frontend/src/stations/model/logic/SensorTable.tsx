@@ -4,6 +4,7 @@ import { freeId, makeEdit } from '../../../api/edits';
 import { listed } from '../../../api/listed';
 import type { Setup, SetupView } from '../../../api/types';
 import { useBench, useBenchState } from '../../../bench/BenchProvider';
+import { useUnderHand } from '../../../bench/useUnderHand';
 import { RemoveButton } from '../../../edits/RemoveButton';
 import type { Changes } from '../../../edits/useChanges';
 import { Button } from '../../../ui/Button';
@@ -19,9 +20,39 @@ interface Props {
 
 const rounded = (reading: number) => Math.round(reading * 10) / 10;
 
+type Sensor = NonNullable<Setup['model']['sensors']>[string];
+
+/** What a sensor measures at the craft, to be moved by hand, and what the transmitter heard of it last where that differs. */
+function AtTheCraft(props: { id: string; sensor: Sensor; measured: number; heard: number }) {
+  const { id, sensor, heard } = props;
+  const { link } = useBench();
+  const [measured, move] = useUnderHand(props.measured, (reading) => link.report(id, reading));
+  return (
+    <label className="flex flex-col gap-0.5 text-sm text-soft">
+      {rounded(heard) === rounded(measured)
+        ? 'measured at the craft now'
+        : `at the craft; last heard: ${rounded(heard)} ${sensor.unit ?? ''}`}
+      <span className="flex h-8 items-center gap-2">
+        <input
+          type="range"
+          className="w-36 accent-sea"
+          aria-label={`${sensor.label} at the craft`}
+          min={sensor.lowest}
+          max={sensor.highest}
+          step={(sensor.highest - sensor.lowest) / 200}
+          value={measured}
+          onChange={(event) => move(Number(event.target.value))}
+        />
+        <b className="w-20 font-mono text-ink">
+          {rounded(measured)} {sensor.unit}
+        </b>
+      </span>
+    </label>
+  );
+}
+
 /** The telemetry that conditions can ask for, each with a reading at the craft that can be moved. */
 export function SensorTable({ setup, view, changes }: Props) {
-  const { link } = useBench();
   const heard = useBenchState((s) => s.message?.snapshot.readings ?? {});
   const measured = useBenchState((s) => s.message?.snapshot.measured ?? {});
   const missed = useBenchState((s) => s.message?.snapshot.telemetryLost ?? false);
@@ -86,26 +117,7 @@ export function SensorTable({ setup, view, changes }: Props) {
                 ]}
                 onChange={(v) => put(`${sensor.label} measures ${v}`, id, 'measures', v)}
               />
-              <label className="flex flex-col gap-0.5 text-sm text-soft">
-                {rounded(known) === rounded(reading)
-                  ? 'measured at the craft now'
-                  : `at the craft; last heard: ${rounded(known)} ${sensor.unit ?? ''}`}
-                <span className="flex h-8 items-center gap-2">
-                  <input
-                    type="range"
-                    className="w-36 accent-sea"
-                    aria-label={`${sensor.label} at the craft`}
-                    min={sensor.lowest}
-                    max={sensor.highest}
-                    step={(sensor.highest - sensor.lowest) / 200}
-                    value={reading}
-                    onChange={(event) => link.report(id, Number(event.target.value))}
-                  />
-                  <b className="w-20 font-mono text-ink">
-                    {rounded(reading)} {sensor.unit}
-                  </b>
-                </span>
-              </label>
+              <AtTheCraft id={id} sensor={sensor} measured={reading} heard={known} />
               <RemoveButton place={`/model/sensors/${id}`} name={sensor.label} changes={changes} />
             </li>
           );
