@@ -1,5 +1,9 @@
+using Zephyros.Core.Path;
+using Zephyros.Core.Proof;
+using Zephyros.Core.Proof.Promises;
 using Zephyros.Core.Proof.Situations;
 using Zephyros.Core.Proof.Tables;
+using static Zephyros.Core.Tests.Build;
 
 namespace Zephyros.Core.Tests.Proof;
 
@@ -27,6 +31,21 @@ public sealed class ProofTablesTests
             },
             _ => meter.Bytes
         );
+    }
+
+    // Many situations and few positions: their tables are most of it.
+    [Fact]
+    public void An_exploration_takes_at_least_what_its_tables_take()
+    {
+        var plan = SignalPlan.Compile(Demo.Clean);
+        var prover = new Prover(plan, Patient);
+        var check = Assert.Single(PromiseList.All.Single(p => p.Code == "loss-is-handled").Checks(plan));
+        var model = prover.ModelFor(check);
+        var explorer = prover.ExplorerFor(check, check.Watch());
+        var found = prover.Explore(check, model, explorer);
+        var (tables, situations) = (model.Bytes, explorer.System.Bytes);
+        Assert.True(situations > found.Bytes / 2, "another check would say more");
+        Assert.True(found.Bytes > tables + situations);
     }
 
     private static void Takes<T>(Func<T> make, Action<T> fill, Func<T, long> says)
