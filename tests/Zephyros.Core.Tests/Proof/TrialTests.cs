@@ -6,6 +6,7 @@ using Zephyros.Core.Proof;
 using Zephyros.Core.Proof.Cells;
 using Zephyros.Core.Proof.Promises;
 using Zephyros.Core.Proof.Replay;
+using Zephyros.Core.Proof.Situations;
 using Zephyros.Core.Setups;
 using Zephyros.Core.Tests.Reference;
 using Zephyros.Core.Units;
@@ -41,6 +42,24 @@ public sealed class TrialTests
             replay.Step();
         Assert.True(setup.Board.Functions["lamp"].IsActive([.. replay.Bench.Snapshot("throttle").Received]));
         Assert.Equal(1, replay.Bench.SettingOf("right-shoulder"));
+    }
+
+    // Half a second after arming was asked for it is forced off, and the sensors take longer: it must be asked for late, or nothing arms.
+    [Fact]
+    public void What_still_waits_at_the_end_has_begun_late_enough()
+    {
+        var setup = Demo
+            .Plain.WithCondition("later", new DelayTest { Of = [At("left-shoulder", 2)], OnAfter = new(500) })
+            .WithOverride("arm", "later", -100)
+            .WithGuards(_ => new ArmGuards
+            {
+                Calibration = new Milliseconds(1500),
+                RefusalLatches = false,
+                RefusesThrottle = false,
+            });
+        var verdict = Prove(setup, "no-delayed-arming");
+        Assert.Equal(VerdictKind.Broken, verdict.Kind);
+        Assert.Equal(MoveKind.BoardTime, verdict.Path[^1].Kind);
     }
 
     // One switch after the other sets a latch before both are there; within one frame nothing does.
