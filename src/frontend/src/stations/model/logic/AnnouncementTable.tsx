@@ -41,14 +41,14 @@ export function AnnouncementTable({ setup, view, changes }: Props) {
   }));
   const subjects: Option[] = [
     ...SUBJECTS.map(([value, label]) => ({ value, label, group: 'The board' })),
-    { value: MODE, label: 'it flies at rate, no mode on', group: 'A mode' },
+    { value: MODE, label: 'it flies at rate', group: 'A mode' },
     ...modes,
     { value: 'other', label: 'something else', group: 'Other' },
   ];
   const sources = (made: Announcement): Option[] => [
     {
       value: REPORT,
-      label: made.about.startsWith('signal') ? 'telemetry that goes or comes' : "the board's own report",
+      label: made.about.startsWith('signal') ? 'telemetry, lost or back' : "the board's own report",
       disabled: made.about === 'other',
     },
     ...listed(conditions).map(([key, c]) => ({ value: key, label: `“${c.label}” begins to hold` })),
@@ -69,13 +69,13 @@ export function AnnouncementTable({ setup, view, changes }: Props) {
         {sorted.map(([id, made]) => (
           <li
             key={id}
-            className="flex flex-wrap items-end gap-x-3 gap-y-2 border-b border-hair py-2 lg:grid lg:grid-cols-[12rem_13rem_14rem_auto_auto] lg:justify-start"
+            className="flex flex-wrap items-end gap-x-3 gap-y-2 border-b border-hair py-2 lg:grid lg:grid-cols-[10.5rem_13rem_14rem_auto_auto] lg:justify-start"
           >
             <TextField
               label="Says"
               value={made.says}
               maxLength={40}
-              width={18}
+              width={15}
               onCommit={(says) => put(`Say “${says}”`, id, { ...made, says })}
             />
             <SelectField
@@ -97,7 +97,7 @@ export function AnnouncementTable({ setup, view, changes }: Props) {
                   value={made.every ? 'again' : 'once'}
                   options={[
                     { value: 'once', label: 'once' },
-                    { value: 'again', label: 'again and again' },
+                    { value: 'again', label: 'again' },
                   ]}
                   onChange={(v) =>
                     put(`“${made.says}” is said ${v}`, id, { ...made, every: v === 'again' ? 2000 : undefined })
