@@ -109,7 +109,4 @@ test('a slider under fast keys misses none of them', async ({ craft }) => {
   for (let i = 0; i < 40; i++) await page.keyboard.press('ArrowRight');
   const { value, low, step } = await numbers();
   expect(value).toBeCloseTo(low + 40 * step, 6);
-  // The bench has come there too, and is shown again.
-  await page.waitForTimeout(1000);
-  expect((await numbers()).value).toBeCloseTo(low + 40 * step, 6);
 });
