@@ -5,7 +5,7 @@ using Zephyros.Core.Units;
 
 namespace Zephyros.Core.Findings;
 
-/// <summary>Flight states that reach nothing, that no combination of controls reaches, or that a board cannot tell apart.</summary>
+/// <summary>Flight states that reach nothing, to which no way is found, or that a board cannot tell apart.</summary>
 public sealed class FlightStateFaults : IFindingRule
 {
     /// <inheritdoc />
@@ -55,14 +55,14 @@ public sealed class FlightStateFaults : IFindingRule
             Severity = Severity.Danger,
             Station = Station.Model,
             Place = $"/model/states/{row.State}",
-            Title = $"Flight state {label} is never reached",
+            Title = $"No way to flight state {label} was found",
             What =
                 above.Length > 0
-                    ? $"Whenever its condition holds, {above} holds as well and stands above it."
-                    : "No combination of the switches makes its condition hold.",
+                    ? $"Whenever its condition held, {above} was active in its place."
+                    : "Its condition held at no time.",
             Why = "The pilot selects it and the craft does something else.",
             Provenance = Provenance.Computed(
-                "every combination of the switches that decide was tried, each from switch-on"
+                $"up to {Figures.Plain(StateTable.MostTries)} combinations of what decides were tried from switch-on, and up to {Figures.Plain(StateWalk.MostMoves)} moves one after another"
             ),
             MayBeJustified = true,
             Fixes = [],

@@ -24,7 +24,7 @@ public sealed partial class FindingRuleTests
     {
         string Said(Setup setup) => Examination.Of(setup).Single(f => f.Key == "flight-state-unreached:practice").What;
         var shadowed = PlantedFaults.All["flight-state-unreached:practice"];
-        Assert.Equal("Whenever its condition holds, shadowed holds as well and stands above it.", Said(shadowed));
+        Assert.Equal("Whenever its condition held, shadowed was active in its place.", Said(shadowed));
         var impossible = shadowed
             .WithCondition("never", All(At("right-shoulder", 1), At("right-shoulder", 2)))
             .InModel(m =>
@@ -33,7 +33,7 @@ public sealed partial class FindingRuleTests
                     States = m.States.SetItem("practice", m.States["practice"] with { When = "never" }),
                 }
             );
-        Assert.Equal("No combination of the switches makes its condition hold.", Said(impossible));
+        Assert.Equal("Its condition held at no time.", Said(impossible));
     }
 
     [Theory]

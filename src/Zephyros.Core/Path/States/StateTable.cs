@@ -1,7 +1,5 @@
 using Zephyros.Core.Edits;
-using Zephyros.Core.Hands;
 using Zephyros.Core.Model;
-using Zephyros.Core.Model.Logic;
 using Zephyros.Core.Units;
 
 namespace Zephyros.Core.Path.States;
@@ -12,24 +10,31 @@ namespace Zephyros.Core.Path.States;
 /// <param name="Combinations">Every combination that was tried, the simplest first, with the state that it gives.</param>
 public sealed record StateTable(IReadOnlyList<StateRow> Rows, IReadOnlyList<StateCombination> Combinations)
 {
-    private const int MostTries = 20_000;
+    /// <summary>How many combinations are tried.</summary>
+    public const int MostTries = 20_000;
 
     /// <summary>The table of a setup. Every combination of the controls and telemetry readings that decide is tried on the running
-    /// model, each from switch-on, up to a limit.</summary>
+    /// model, up to <see cref="MostTries"/>: each from switch-on, one move after another in the order of its words, waiting until all has come to
+    /// its end. States that none of them gives are looked for further; see <see cref="StateWalk"/>.</summary>
     public static StateTable Of(SignalPlan plan)
     {
         var model = plan.Setup.Model;
         var states = model.StatesByPriority();
         var columns = Columns(model);
         var tries = Try(plan);
+        var reached = tries
+            .Where(t => t.State is not null)
+            .DistinctBy(t => t.State, StringComparer.Ordinal)
+            .ToDictionary(t => t.State!, t => t.Words, StringComparer.Ordinal);
+        var ways = StateWalk.Ways(plan, states.Select(s => s.Key).Where(s => !reached.ContainsKey(s)));
         var cells = states.ToDictionary(s => s.Key, s => Cells(columns, s.Key), StringComparer.Ordinal);
         StateRow[] rows =
         [
             .. states.Select(s => new StateRow(
                 s.Key,
                 cells[s.Key],
-                tries.Where(t => t.State == s.Key).Select(t => t.Words).FirstOrDefault(),
-                tries.Any(t => t.State == s.Key) ? [] : Shadows(plan, s.Key, tries),
+                reached.GetValueOrDefault(s.Key) ?? ways.GetValueOrDefault(s.Key),
+                reached.ContainsKey(s.Key) || ways.ContainsKey(s.Key) ? [] : Shadows(plan, s.Key, tries),
                 columns.Count == 0 ? [] : SameRows(cells, s.Key)
             )),
         ];
@@ -84,24 +89,28 @@ public sealed record StateTable(IReadOnlyList<StateRow> Rows, IReadOnlyList<Stat
 
     private static IReadOnlyList<StateCombination> Try(SignalPlan plan)
     {
-        var deciding = Deciding(plan).ToArray();
-        var total = deciding.Aggregate(1L, (n, d) => Math.Min(n * d.Count, MostTries));
+        var deciders = StateChoices.Of(plan, fine: false);
+        var total = deciders.Aggregate(1L, (n, d) => Math.Min(n * d.Choices.Count, MostTries));
         var tried = new List<StateCombination>();
         for (var number = 0L; number < total; number++)
         {
             var rest = number;
             var values = plan.CreateValues();
+            foreach (var decider in deciders)
+                decider.Choices[0].Put(values);
             plan.Settle(values);
             var words = new List<string>();
-            foreach (var choices in deciding)
+            foreach (var (choices, _) in deciders)
             {
                 var choice = choices[(int)(rest % choices.Count)];
                 rest /= choices.Count;
+                // One after another, as hands move them, and at once as well as later: what a latch remembers on the way may decide.
                 choice.Put(values);
+                plan.Evaluate(values, TimeSpan.Zero);
+                plan.Settle(values);
                 words.Add(choice.Words);
             }
 
-            plan.Settle(values);
             var holding = plan.Model.Conditions.Where(c => plan.Model.Holds(values.Memory, c));
             var state = plan.Model.ActiveState(values.Memory);
             tried.Add(new(string.Join(", ", words), state, holding.ToHashSet(StringComparer.Ordinal)));
@@ -109,70 +118,4 @@ public sealed record StateTable(IReadOnlyList<StateRow> Rows, IReadOnlyList<Stat
 
         return tried;
     }
-
-    // The start position and the bench reading come first, so that the simplest way to a state is the one that is shown.
-    private static IEnumerable<IReadOnlyList<Choice>> Deciding(SignalPlan plan)
-    {
-        var behind = plan.Model.Graph.Behind(ModelNode.ActiveState);
-        var tests = plan.Setup.Model.Conditions.Values.SelectMany(c => Flat(c.Test)).ToArray();
-        for (var i = 0; i < plan.Model.Controls.Count; i++)
-        {
-            var (index, (id, control)) = (i, plan.Model.Controls[i]);
-            if (behind.Contains(new ModelNode(NodeKind.Control, id)))
-                yield return
-                [
-                    .. Settings(tests, id, control)
-                        .OrderBy(s => s.Setting != control.StartSetting)
-                        .Select(s => new Choice(
-                            $"{control.Name} {s.Name}",
-                            v => v.Hands[index] = control.Read(s.Setting)!.Value
-                        )),
-                ];
-        }
-
-        for (var i = 0; i < plan.Model.Sensors.Count; i++)
-        {
-            var (index, (id, sensor)) = (i, plan.Model.Sensors[i]);
-            if (behind.Contains(new ModelNode(NodeKind.Sensor, id)))
-                yield return
-                [
-                    .. Readings(tests, id, sensor)
-                        .Select(r => new Choice($"{sensor.Label} {sensor.Words(r)}", v => v.Readings[index] = r)),
-                ];
-        }
-    }
-
-    private static IEnumerable<Reading> Readings(IReadOnlyList<Test> tests, string id, Sensor sensor) =>
-        tests
-            .OfType<SensorTest>()
-            .Where(t => t.Sensor == id)
-            .SelectMany(t => new[] { t.Limit.Value - 0.1, t.Limit.Value + 0.1 })
-            .Where(v => v >= sensor.Lowest.Value && v <= sensor.Highest.Value)
-            .Prepend(sensor.Bench.Value)
-            .Distinct()
-            .Select(v => new Reading(v));
-
-    // The positions of a switch; the ends of other controls, and both sides of every limit that a condition sets for them.
-    private static List<(double Setting, string Name)> Settings(IReadOnlyList<Test> tests, string id, Control control)
-    {
-        if (control.NamedPositions.Count > 0)
-            return [.. control.NamedPositions.Select(p => (p.Setting, p.Name))];
-        var limits = tests
-            .OfType<CompareTest>()
-            .Where(t => t.Value is ControlSource source && source.Control == id)
-            .SelectMany(t => new[] { t.Limit.Value - 0.5, t.Limit.Value + 0.5 });
-        return
-        [
-            .. new[] { -100.0, 0, 100 }
-                .Concat(limits)
-                .Where(v => v is >= -100 and <= 100)
-                .Distinct()
-                .Order()
-                .Select(v => (v, new Percent(v).ToString())),
-        ];
-    }
-
-    private static IEnumerable<Test> Flat(Test test) => test.Parts.SelectMany(Flat).Prepend(test);
-
-    private sealed record Choice(string Words, Action<SignalValues> Put);
 }

@@ -147,7 +147,8 @@ export function StatesPart({ setup, view, changes }: Props) {
                 <td className="max-w-56 pl-3 text-[0.87rem]">
                   {row.reached === null ? (
                     <b className="text-rust">
-                      never{row.shadowedBy.length > 0 && `: ${row.shadowedBy.map(name).join(', ')} stands above it`}
+                      no way found
+                      {row.shadowedBy.length > 0 && `: ${row.shadowedBy.map(name).join(', ')} stands above it`}
                     </b>
                   ) : (
                     <span className="text-soft">{row.reached || 'always'}</span>
@@ -195,7 +196,7 @@ function Combinations({ view, name }: { view: SetupView; name: (state: string) =
       <table className="mt-2 border-collapse text-[0.93rem]">
         <thead>
           <tr className="border-b border-ink text-left text-[0.84rem] text-soft">
-            <th className="py-1 pr-6 font-semibold">With</th>
+            <th className="py-1 pr-6 font-semibold">Put from switch-on, in this order</th>
             <th className="font-semibold">the state is</th>
           </tr>
         </thead>
