@@ -23,14 +23,14 @@ internal static class CaptureFigures
             var before = GC.GetTotalMemory(forceFullCollection: true);
             var clock = Stopwatch.StartNew();
             using var stream = System.IO.File.OpenRead(path);
-            var (capture, verdict, _, _) = CaptureFile.Read(stream);
+            var (capture, verdict) = CaptureFile.Read(stream, CancellationToken.None).Lines[0];
             var seconds = clock.Elapsed.TotalSeconds;
             var kept = GC.GetTotalMemory(forceFullCollection: true) - before;
             var peak = GC.GetGCMemoryInfo(GCKind.Any).HeapSizeBytes;
             Console.WriteLine(
                 string.Create(
                     CultureInfo.InvariantCulture,
-                    $"{stream.Length / 1e6:0} MB of {format} as VCD: {seconds:0.00} s, {verdict!.Frames.Count:N0} frames, recognised as {verdict.Format}; {kept >> 20} MB kept, heap {peak >> 20} MB, process {Process.GetCurrentProcess().PeakWorkingSet64 >> 20} MB at its peak"
+                    $"{stream.Length / 1e6:0} MB of {format} as VCD: {seconds:0.00} s, {verdict.Frames.Count:N0} frames, recognised as {verdict.Format}; {kept >> 20} MB kept, heap {peak >> 20} MB, process {Process.GetCurrentProcess().PeakWorkingSet64 >> 20} MB at its peak"
                 )
             );
             GC.KeepAlive(capture);
@@ -38,7 +38,7 @@ internal static class CaptureFigures
         }
     }
 
-    private static void Read(byte[] file) => CaptureFile.Read(new MemoryStream(file));
+    private static void Read(byte[] file) => CaptureFile.Read(new MemoryStream(file), CancellationToken.None);
 
     // A recording of so many megabytes, of frames that all differ.
     private static byte[] File(WireFormat format, int megabytes)

@@ -19,6 +19,30 @@ test('a recording is dropped and read: what the wire speaks, what each channel d
   await expect(result.getByRole('heading', { name: /^Frame 2 of/ })).toBeVisible();
 });
 
+test('losses are drawn and said first, and each wire of a recording can be looked at', async ({ craft }) => {
+  const page = await craft('gannet', 'wire');
+  await page.getByRole('button', { name: 'Record the simulated receiver' }).click();
+  await page.getByRole('menuitem', { name: /While the link is away/ }).click();
+  const result = page.getByRole('article', { name: 'What the recording says' });
+  await expect(result.getByRole('listitem').first()).toContainText('without one a loss');
+  await expect(result).not.toContainText('The setup says the same.');
+  await expect(result.getByRole('row', { name: /^Lost/ })).toContainText('frames repeat older values');
+  // A servo's wire beside one that only twitches.
+  const rows = Array.from({ length: 40 }, (_, i) => [
+    `${i * 20_000},1,${i % 2}`,
+    `${i * 20_000 + 1_430},0,${i % 2}`,
+  ]).flat();
+  const table = ['Time [us],servo,loose', ...rows].join('\n');
+  await page
+    .getByLabel('Recording of the signal wire')
+    .setInputFiles({ name: 'two.csv', mimeType: 'text/csv', buffer: Buffer.from(table) });
+  await expect(result.getByRole('heading').first()).toContainText('Separate pulses');
+  await result.getByLabel('Wire (2 in the file)').selectOption({ index: 1 });
+  await expect(result.getByRole('heading').first()).not.toContainText('Separate pulses');
+  await result.getByLabel('Wire (2 in the file)').selectOption({ index: 0 });
+  await expect(result.getByRole('row').filter({ hasText: 'Throttle' })).toContainText('1430');
+});
+
 test('another format is chosen, and a recording takes the setup back to what the wire speaks', async ({
   app,
   craft,

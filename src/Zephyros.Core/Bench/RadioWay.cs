@@ -10,8 +10,9 @@ internal sealed class RadioWay
     [Figure(Station.Air, "Link quality is counted over so many packets", ProvenanceKind.CommonPractice)]
     private const int Window = 100;
 
+    /// <summary>Without a packet for so long a receiver takes the signal for lost.</summary>
     [Figure(Station.Air, "A receiver takes the signal for lost without a packet for", ProvenanceKind.OwnAssumption)]
-    private static readonly TimeSpan GivesUpAfter = TimeSpan.FromMilliseconds(300);
+    public static readonly TimeSpan GivesUpAfter = TimeSpan.FromMilliseconds(300);
 
     private readonly bool[] came = new bool[Window];
     private readonly LinkSettings link;

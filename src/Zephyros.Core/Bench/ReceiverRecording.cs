@@ -1,3 +1,4 @@
+using Zephyros.Core.Air;
 using Zephyros.Core.Captures;
 using Zephyros.Core.Hands;
 using Zephyros.Core.Measure.Routines;
@@ -18,6 +19,9 @@ public static class ReceiverRecording
 
     // In milliseconds.
     private const double HeldFor = 1700;
+
+    // How long the link is away, in milliseconds.
+    private const double AwayFor = 900;
 
     private const int DisturbedEvery = 9;
     private const long DisturbanceLength = 250_000;
@@ -45,8 +49,17 @@ public static class ReceiverRecording
         var period = (long)(setup.Wire.FramePeriod.Value * 1e6);
         var edges = new List<Edge>();
         var count = 0;
-        foreach (var frame in frames)
-            Draw(plan, frame, count, period * ++count, edges);
+        foreach (
+            var (counts, says) in fault == RecordingFault.LinkAway
+                ? Away(plan, [.. frames])
+                : frames.Select(f => ((int[]?)f, (LossKind?)null))
+        )
+        {
+            count++;
+            if (counts is not null)
+                Draw(plan, counts, says, count - 1, period * count, edges);
+        }
+
         if (fault == RecordingFault.LooseWire)
             edges = Disturbed(edges, period, count);
         var idle = plan.Wire.Framing is { Inverted: false };
@@ -55,14 +68,46 @@ public static class ReceiverRecording
         return SerialWave.Record("receiver", idle, edges, period * (count + 1));
     }
 
-    private static void Draw(SignalPlan plan, int[] counts, int turn, long start, List<Edge> edges)
+    // Until it gives up, the receiver repeats what it had last; then it does what the setup says of it: null where it sends nothing.
+    private static IEnumerable<(int[]? Counts, LossKind? Says)> Away(SignalPlan plan, int[][] frames)
+    {
+        var period = plan.Setup.Wire.FramePeriod.Value;
+        var from = frames.Length / 2;
+        for (var i = 0; i < frames.Length; i++)
+        {
+            var since = (i - from) * period;
+            if (since is < 0 or >= AwayFor)
+                yield return (frames[i], null);
+            else if (since < RadioWay.GivesUpAfter.TotalMilliseconds)
+                yield return (frames[from], LossKind.FrameLost);
+            else
+                yield return (AtLoss(plan, frames[from]), null);
+        }
+    }
+
+    private static int[]? AtLoss(SignalPlan plan, int[] last)
+    {
+        if (plan.Setup.Air.OnLoss == ReceiverLoss.Silent)
+            return null;
+        int[] counts = [.. last];
+        if (plan.Setup.Air.OnLoss == ReceiverLoss.Preset)
+            foreach (var (channel, preset) in plan.Setup.Air.Presets)
+                if (channel.Value <= counts.Length)
+                    counts[channel.Value - 1] = plan.Wire.ToCount(preset, plan.Setup.Wire.Rounding);
+        return counts;
+    }
+
+    private static void Draw(SignalPlan plan, int[] counts, LossKind? says, int turn, long start, List<Edge> edges)
     {
         var carried = plan.Setup.Wire.Format.ChannelsIn(plan.Setup.Wire.FramePeriod);
         switch (plan.Setup.Wire.Format.Codec())
         {
             case SerialCodec serial:
                 Span<byte> bytes = stackalloc byte[serial.Descriptor.FrameBytes];
-                SerialWave.Draw(bytes[..serial.Write(counts, turn, bytes)], serial.Framing, start, edges);
+                bytes = bytes[..serial.Write(counts, turn, bytes)];
+                if (says is { } kind)
+                    serial.Say(bytes, kind);
+                SerialWave.Draw(bytes, serial.Framing, start, edges);
                 break;
             case PulseTrainFormat:
                 PulseTrainFormat.Draw(counts.AsSpan(0, carried), start, edges);

@@ -11,4 +11,7 @@ public enum RecordingFault
 
     /// <summary>The plug sits loosely: short bursts of disturbance damage some frames.</summary>
     LooseWire,
+
+    /// <summary>The link is away for a while in its middle.</summary>
+    LinkAway,
 }

@@ -6,6 +6,9 @@ internal static class CaptureLimits
     /// <summary>The most bytes of a file.</summary>
     public const long Bytes = 50L << 20;
 
+    /// <summary>So many bytes of a dump are read.</summary>
+    public const int DumpBytes = 4 << 20;
+
     /// <summary>The most characters of a line in a file.</summary>
     public const int LineLength = 4096;
 

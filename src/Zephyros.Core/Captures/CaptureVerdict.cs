@@ -36,6 +36,12 @@ public sealed record CaptureVerdict
     /// <summary>How many frames were damaged.</summary>
     public long DamagedFrames { get; init; }
 
+    /// <summary>What was lost.</summary>
+    public CaptureLoss Loss { get; init; } = CaptureLoss.None;
+
+    /// <summary>How many spikes were passed over: levels shorter than anything that the format has.</summary>
+    public int Spikes { get; init; }
+
     /// <summary>The good frames.</summary>
     public IReadOnlyList<FoundFrame> Frames { get; init; } = [];
 

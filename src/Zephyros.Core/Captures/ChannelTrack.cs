@@ -7,7 +7,7 @@ namespace Zephyros.Core.Captures;
 /// <param name="Lowest">The lowest value.</param>
 /// <param name="Rest">Where it stood most of the time.</param>
 /// <param name="Highest">The highest value.</param>
-/// <param name="Course">Its values over time, at most <see cref="CaptureVerdict.MostPoints"/>, evenly picked.</param>
+/// <param name="Course">Its values over time, at most <see cref="CaptureVerdict.MostPoints"/>, evenly over the whole recording.</param>
 public sealed record ChannelTrack(
     ChannelNumber Channel,
     Microseconds Lowest,

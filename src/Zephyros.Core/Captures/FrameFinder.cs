@@ -5,6 +5,9 @@ namespace Zephyros.Core.Captures;
 /// <summary>Finds the frames of a serial format among the bytes of a recording.</summary>
 internal static class FrameFinder
 {
+    /// <summary>The most frames that are kept.</summary>
+    public const int MostFrames = 100_000;
+
     // A pause of more than this many bytes parts two frames.
     private const double GapBytes = 1.5;
 
@@ -23,10 +26,12 @@ internal static class FrameFinder
         Array.Fill(counts, codec.Descriptor.ToCount(Units.Microseconds.Neutral, CountRounding.Nearest));
         var frames = new List<FoundFrame>();
         var damage = new DamageCount((long)(byteTime * codec.Descriptor.FrameBytes));
+        byte? missed = null;
         Span<byte> one = stackalloc byte[1];
-        for (var i = 0; i < bytes.Count; i++)
+        for (var i = 0; i < bytes.Count && frames.Count < MostFrames; i++)
         {
-            if (byteTime > 0 && i > 0 && bytes[i].At - bytes[i - 1].At > (1 + GapBytes) * byteTime)
+            // A recording that begins with a pause begins with a whole frame.
+            if (byteTime > 0 && bytes[i].At - (i > 0 ? bytes[i - 1].At : -byteTime) > (1 + GapBytes) * byteTime)
                 search.Gap();
             if (!bytes[i].Good)
                 search.Break();
@@ -40,8 +45,17 @@ internal static class FrameFinder
             {
                 var first = Math.Max(0, i + 1 - search.Held - frame.Length);
                 var kind = codec.Read(frame, counts);
-                if (IsPlausible(codec.Descriptor, kind, counts))
-                    frames.Add(new FoundFrame(bytes[first].At, kind, [.. counts], first, frame.Length));
+                if (!IsPlausible(codec.Descriptor, kind, counts))
+                    continue;
+                var says = codec.LossSaidBy(frame);
+                if (codec.MissedSoFar(frame) is { } now)
+                {
+                    if (missed is { } before && now != before)
+                        says ??= LossKind.FrameLost;
+                    missed = now;
+                }
+
+                frames.Add(new FoundFrame(bytes[first].At, kind, [.. counts], first, frame.Length, says));
             }
 
             damage.Look(search, bytes[i].At);
@@ -72,5 +86,7 @@ internal static class FrameFinder
 
     // What decodes to pulses that no transmitter sends is no frame: formats without a checksum need the hint.
     private static bool IsPlausible(WireDescriptor wire, FrameKind kind, int[] counts) =>
-        kind == FrameKind.Other || Array.TrueForAll(counts, c => wire.ToMicroseconds(c).Value is > 750 and < 2250);
+        wire.HasChecksum
+        || kind == FrameKind.Other
+        || Array.TrueForAll(counts, c => Tracks.IsPulse(wire.ToMicroseconds(c)));
 }

@@ -9,10 +9,6 @@ internal sealed class LineBuilder(string name)
     private bool? level;
     private bool first;
 
-    public string Name => name;
-
-    public int Count => changes.Count;
-
     /// <summary>Takes the level at a time; the same level again changes nothing.</summary>
     public void Put(long at, bool high)
     {

@@ -3,13 +3,16 @@ using System.Text;
 namespace Zephyros.Core.Captures;
 
 /// <summary>Reads a file line by line, within limits.</summary>
-internal sealed class TextLines(Stream stream)
+internal sealed class TextLines(Stream stream, CancellationToken cancel)
 {
     private readonly byte[] buffer = new byte[64 * 1024];
     private readonly StringBuilder line = new();
     private int filled;
     private int at;
     private long read;
+
+    /// <summary>More than may be read.</summary>
+    public static CaptureProblem TooLarge { get; } = new(0, $"A recording may have {CaptureLimits.Bytes >> 20} MB.");
 
     /// <summary>The number of the line that was read last, counted from 1.</summary>
     public int Number { get; private set; }
@@ -25,12 +28,13 @@ internal sealed class TextLines(Stream stream)
         {
             if (at == filled)
             {
+                cancel.ThrowIfCancellationRequested();
                 filled = stream.Read(buffer);
                 at = 0;
                 read += filled;
                 if (read > CaptureLimits.Bytes)
                 {
-                    Problem = $"A recording may have {CaptureLimits.Bytes >> 20} MB.";
+                    Problem = TooLarge.Reason;
                     return null;
                 }
 

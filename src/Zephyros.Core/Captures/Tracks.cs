@@ -6,14 +6,24 @@ namespace Zephyros.Core.Captures;
 /// <summary>Sums up what the channels did over the frames of a recording.</summary>
 internal static class Tracks
 {
+    // In microseconds; wider than any travel.
+    private const double ShortestPulse = 750;
+    private const double LongestPulse = 2250;
+
+    /// <summary>True for a value that a servo pulse may have.</summary>
+    public static bool IsPulse(Microseconds value) => value.Value is > ShortestPulse and < LongestPulse;
+
     /// <summary>What each channel did.</summary>
-    public static IReadOnlyList<ChannelTrack> Of(WireDescriptor wire, List<FoundFrame> frames)
+    /// <param name="wire">The format.</param>
+    /// <param name="frames">Its frames.</param>
+    /// <param name="end">When the recording ends, in nanoseconds; for a dump of bytes, how many there are.</param>
+    public static IReadOnlyList<ChannelTrack> Of(WireDescriptor wire, List<FoundFrame> frames, long end)
     {
         // The first frames of a format that sends its channels in parts do not know them all.
         FoundFrame[] known = [.. frames.Where(f => f.Kind != FrameKind.Other).Skip(wire.FramesForAll - 1)];
         if (known.Length == 0)
             return [];
-        var stride = Math.Max(1, (known.Length + CaptureVerdict.MostPoints - 1) / CaptureVerdict.MostPoints);
+        FoundFrame[] picked = [.. Picked(known, end)];
         return
         [
             .. Enumerable
@@ -27,10 +37,24 @@ internal static class Tracks
                         wire.ToMicroseconds(counts.Min()),
                         wire.ToMicroseconds(rest),
                         wire.ToMicroseconds(counts.Max()),
-                        [.. known.Where((_, i) => i % stride == 0).Select(f => wire.ToMicroseconds(f.Counts[channel]))]
+                        [.. picked.Select(f => wire.ToMicroseconds(f.Counts[channel]))]
                     );
                 }),
         ];
+    }
+
+    // The frame that was last at each of so many moments, evenly over the whole recording; before the first one, the first.
+    private static IEnumerable<FoundFrame> Picked(FoundFrame[] frames, long end)
+    {
+        var points = Math.Clamp(frames.Length, 2, CaptureVerdict.MostPoints);
+        var at = 0;
+        for (var i = 0; i < points; i++)
+        {
+            var moment = end * ((double)i / (points - 1));
+            while (at + 1 < frames.Length && frames[at + 1].At <= moment)
+                at++;
+            yield return frames[at];
+        }
     }
 
     /// <summary>The usual time from frame to frame: the middle one of all.</summary>

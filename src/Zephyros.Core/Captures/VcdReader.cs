@@ -3,16 +3,17 @@ using System.Globalization;
 namespace Zephyros.Core.Captures;
 
 /// <summary>Reads a value change dump (IEEE Std 1364, clause 18, edition from memory), as logic analysers write it.</summary>
-/// <remarks>Wires of one bit are read; the one that changes most is the recording. Unknown and floating levels count as low.</remarks>
+/// <remarks>Wires of one bit are read. Unknown and floating levels count as low.</remarks>
 public static class VcdReader
 {
     private static readonly string[] Units = ["s", "ms", "us", "ns", "ps", "fs"];
 
     /// <summary>Reads a dump.</summary>
     /// <param name="stream">The file.</param>
-    public static CaptureReading Read(Stream stream)
+    /// <param name="cancel">Ends the work early.</param>
+    public static CaptureReading Read(Stream stream, CancellationToken cancel)
     {
-        var lines = new TextLines(stream);
+        var lines = new TextLines(stream, cancel);
         var reading = new Dump(lines);
         var failed = reading.Run();
         if (lines.Problem is { } text)
@@ -53,9 +54,7 @@ public static class VcdReader
                 return CaptureReading.Failed(0, "The file declares no wire ($var) of one bit.");
             if (start < 0)
                 return CaptureReading.Failed(0, "The file holds no time (#) after its definitions.");
-            var busiest = wires.Values.MaxBy(w => w.Count)!;
-            string[] others = [.. wires.Values.Where(w => w != busiest).Select(w => w.Name)];
-            return new CaptureReading(busiest.Build(start, now), null, others);
+            return CaptureReading.Of(wires.Values.Select(w => w.Build(start, now)));
         }
 
         private CaptureReading? Keyword(string token)

@@ -56,7 +56,9 @@ public static class WireEdits
     public static SetupEdit SpeakFormat(Setup setup, WireFormat format, Milliseconds? period = null)
     {
         var wire = format.Describe();
-        var every = new Milliseconds(Math.Clamp(Math.Round((period ?? wire.UsualPeriods[0]).Value, 1), 2, 50));
+        // A frame of bytes takes its time whatever is in it; a pulse train is as long as what it carries.
+        var shortest = wire.Framing is null ? 2 : Math.Max(2, Math.Ceiling(wire.TimeOnWire.Value * 10) / 10);
+        var every = new Milliseconds(Math.Clamp(Math.Round((period ?? wire.UsualPeriods[0]).Value, 1), shortest, 50));
         return SetupEdit.Between(
             $"{wire.Name} on the wire",
             setup,

@@ -23,6 +23,20 @@ public abstract class SerialCodec : WireCodec
     /// <returns>What the frame is.</returns>
     public abstract FrameKind Read(ReadOnlySpan<byte> frame, Span<int> counts);
 
+    /// <summary>What a frame says about a loss itself; null when it says nothing, or the format has no way to.</summary>
+    /// <param name="frame">The bytes of the frame.</param>
+    public virtual LossKind? LossSaidBy(ReadOnlySpan<byte> frame) => null;
+
+    /// <summary>Makes a frame say that something was lost, where the format has a way to.</summary>
+    /// <param name="frame">The bytes of the frame.</param>
+    /// <param name="kind">What it says.</param>
+    public virtual void Say(Span<byte> frame, LossKind kind) { }
+
+    /// <summary>How many packets the receiver says that it has missed so far, counting on from 255 with 0; null when the format has no such
+    /// count.</summary>
+    /// <param name="frame">The bytes of the frame.</param>
+    public virtual byte? MissedSoFar(ReadOnlySpan<byte> frame) => null;
+
     /// <summary>What a byte of a frame is, in a few words, such as "header" or "checksum".</summary>
     /// <param name="frame">The frame.</param>
     /// <param name="at">The place of the byte.</param>

@@ -50,6 +50,9 @@ public sealed record WireDescriptor
     /// <summary>True when the board answers on a second wire.</summary>
     public bool TwoWay { get; init; }
 
+    /// <summary>True when a checksum tells a good frame from a damaged one.</summary>
+    public bool HasChecksum { get; init; }
+
     /// <summary>Where these facts come from.</summary>
     public required Provenance Provenance { get; init; }
 

@@ -40,6 +40,7 @@ internal static class CaptureEndpoints
             .MapGet("/{id}/captures/{capture}/measurement", MeasureAsync)
             .WithName("MeasureCapture")
             .Finds<RecordedMeasurement>();
+        setups.MapGet("/{id}/captures/{capture}", Look).WithName("LookAtCapture").Finds<CaptureView>();
         app.MapGet("/api/captures/{capture}/frames/{frame:int}", Draw).WithName("DrawFrame").Finds<FrameDrawing>();
         app.MapGet("/api/wire-formats", () => WireFormats.All.Select(WireFormatView.Of).ToArray())
             .WithName("ListWireFormats");
@@ -69,15 +70,24 @@ internal static class CaptureEndpoints
         }
 
         file.Position = 0;
-        var (capture, verdict, others, problem) = await Task.Run(() => CaptureFile.Read(file), cancel);
-        if (verdict is null)
+        var reading = await Task.Run(() => CaptureFile.Read(file, cancel), cancel);
+        if (reading.Problem is { } problem)
             return Problem.Of(
                 StatusCodes.Status400BadRequest,
                 "No recording",
-                problem!.Line > 0 ? $"Line {problem.Line}: {problem.Reason}" : problem.Reason,
+                problem.Line > 0 ? $"Line {problem.Line}: {problem.Reason}" : problem.Reason,
                 [new SetupProblem(problem.Line > 0 ? $"line {problem.Line}" : "", problem.Reason)]
             );
-        return TypedResults.Ok(CaptureView.Of(shelf.Keep(capture, verdict), stored.Setup, capture, verdict, others));
+        var ids = shelf.Keep(reading.Lines);
+        return TypedResults.Ok(CaptureView.Of(stored.Setup, ids[0], [.. ids.Zip(reading.Lines)], reading.NotLookedAt));
+    }
+
+    private static IResult Look(string id, string capture, SetupStore store, CaptureShelf shelf)
+    {
+        if (store.Find(id) is not { } stored)
+            return Saving.NoSetup(id);
+        var lines = shelf.Beside(capture);
+        return lines.Count > 0 ? TypedResults.Ok(CaptureView.Of(stored.Setup, capture, lines, [])) : PutAway();
     }
 
     private static async Task<IResult> MeasureAsync(
@@ -90,13 +100,16 @@ internal static class CaptureEndpoints
     {
         if (store.Find(id) is not { Setup: var setup })
             return Saving.NoSetup(id);
-        return shelf.Find(capture) is { } verdict
+        return shelf.Find(capture)?.Verdict is { } verdict
             ? TypedResults.Ok(await Task.Run(() => RecordedMeasurement.Of(SignalPlan.Compile(setup), verdict), cancel))
             : PutAway();
     }
 
     private static IResult Draw(string capture, int frame, CaptureShelf shelf) =>
-        shelf.Draw(capture, frame) is { } drawing ? TypedResults.Ok(drawing) : PutAway();
+        shelf.Find(capture) is { Capture: { } line, Verdict: var verdict }
+        && FrameDrawing.Of(line, verdict, frame) is { } drawing
+            ? TypedResults.Ok(drawing)
+            : PutAway();
 
     /// <summary>404 for a recording that is no longer on the shelf.</summary>
     public static IResult PutAway() =>
@@ -118,7 +131,12 @@ internal static class CaptureEndpoints
         )
             return Problem.Invalid(
                 "No such fault",
-                [new SetupProblem("/fault", "A recording is made with the fault none, flipped or loose-wire.")]
+                [
+                    new SetupProblem(
+                        "/fault",
+                        "A recording is made with the fault none, flipped, loose-wire or link-away."
+                    ),
+                ]
             );
         var recording = measuring
             ? ReceiverRecording.OfMeasuring(stored.Setup)

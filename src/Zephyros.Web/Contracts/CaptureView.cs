@@ -19,7 +19,9 @@ namespace Zephyros.Web.Contracts;
 /// <param name="Interval">The usual time from frame to frame.</param>
 /// <param name="Frames">How many good frames there are.</param>
 /// <param name="DamagedFrames">How many were damaged.</param>
-/// <param name="OtherLines">The names of the other wires in the file.</param>
+/// <param name="Losses">Where something was lost, in the order of time.</param>
+/// <param name="Lines">All wires of the file that were looked at, this one among them; the most telling first.</param>
+/// <param name="NotLookedAt">The names of further wires in the file.</param>
 /// <param name="Channels">What each channel did.</param>
 public sealed record CaptureView(
     string Id,
@@ -33,25 +35,31 @@ public sealed record CaptureView(
     Milliseconds? Interval,
     int Frames,
     long DamagedFrames,
-    IReadOnlyList<string> OtherLines,
+    IReadOnlyList<LossStretch> Losses,
+    IReadOnlyList<CaptureLineView> Lines,
+    IReadOnlyList<string> NotLookedAt,
     IReadOnlyList<CapturedChannel> Channels
 )
 {
-    /// <summary>Puts a verdict beside a setup.</summary>
+    /// <summary>Puts what a wire speaks beside a setup.</summary>
+    /// <param name="setup">The setup.</param>
+    /// <param name="id">The wire.</param>
+    /// <param name="lines">All wires of the recording.</param>
+    /// <param name="notLookedAt">The names of further wires in the file.</param>
     public static CaptureView Of(
-        string id,
         Setup setup,
-        LineCapture? capture,
-        CaptureVerdict verdict,
-        IReadOnlyList<string> otherLines
+        string id,
+        IReadOnlyList<(string Id, CapturedLine Line)> lines,
+        IReadOnlyList<string> notLookedAt
     )
     {
+        var (capture, verdict) = lines.First(l => l.Id == id).Line;
         var wire = new RecordedWire(setup, verdict);
         return new CaptureView(
             id,
             verdict.Title,
             wire.Fits,
-            [.. verdict.Notes, .. wire.Differences],
+            [.. wire.Losses, .. verdict.Notes, .. wire.Differences],
             verdict.Format,
             wire.Edit,
             capture is not null && verdict.Frames.Count > 0,
@@ -59,7 +67,9 @@ public sealed record CaptureView(
             verdict.Interval,
             verdict.Frames.Count,
             verdict.DamagedFrames,
-            otherLines,
+            verdict.Loss.Stretches,
+            [.. lines.Select(l => new CaptureLineView(l.Id, l.Line.Capture?.Name ?? "", l.Line.Verdict.Title))],
+            notLookedAt,
             [.. verdict.Channels.Select(c => CapturedChannel.Of(setup, c))]
         );
     }

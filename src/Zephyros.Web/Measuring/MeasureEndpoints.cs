@@ -118,7 +118,7 @@ internal static class MeasureEndpoints
 
     private static IResult Compare(Setup setup, BoardReadings readings, string? capture, CaptureShelf shelf)
     {
-        var recording = capture is null ? null : shelf.Find(capture);
+        var recording = capture is null ? null : shelf.Find(capture)?.Verdict;
         return capture is not null && recording is null
             ? CaptureEndpoints.PutAway()
             : TypedResults.Ok(PlanComparison.Of(SignalPlan.Compile(setup), recording, readings));

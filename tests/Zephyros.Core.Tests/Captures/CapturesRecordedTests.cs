@@ -21,7 +21,7 @@ public sealed class CapturesRecordedTests
         {
             var setup = Speaking(format);
             var capture = ReceiverRecording.Of(setup, fault);
-            var verdict = Recogniser.Recognise(capture);
+            var verdict = Recognised.As(capture);
             yield return $"# {format}, {fault}";
             foreach (var line in Told(verdict))
                 yield return line;
@@ -51,7 +51,7 @@ public sealed class CapturesRecordedTests
                 long[] part = [.. whole.Changes.ToArray().Skip(from).Take(to - from).Select(at => (long)(at * by))];
                 var capture = new LineCapture("part", whole.LevelBefore(from), part, part[^1] + 20_000_000);
                 yield return $"# {format}, {name} edges";
-                foreach (var line in Told(Recogniser.Recognise(capture)))
+                foreach (var line in Told(Recognised.As(capture)))
                     yield return line;
             }
         }

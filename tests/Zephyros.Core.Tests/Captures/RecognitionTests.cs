@@ -19,7 +19,7 @@ public sealed class RecognitionTests
         var setup = Demo.Plain with { Wire = Demo.Plain.Wire with { Format = format, FramePeriod = new(22.5) } };
         foreach (var fault in Enum.GetValues<RecordingFault>())
         {
-            var verdict = Recogniser.Recognise(ReceiverRecording.Of(setup, fault));
+            var verdict = Recognised.As(ReceiverRecording.Of(setup, fault));
             Assert.Equal(format, verdict.Format);
             Assert.Equal(fault == RecordingFault.Flipped, verdict.IsFlipped);
             Assert.Equal(22.5, verdict.Interval!.Value.Value, 1);
@@ -44,7 +44,7 @@ public sealed class RecognitionTests
             .Sample(
                 (seed, speed, flipped, frames) =>
                 {
-                    var verdict = Recogniser.Recognise(Poor(format, new Random(seed), speed, flipped, frames));
+                    var verdict = Recognised.As(Poor(format, new Random(seed), speed, flipped, frames));
                     return verdict.Format == format && verdict.IsFlipped == flipped;
                 },
                 iter: Iterations.Of(60)
@@ -118,13 +118,13 @@ public sealed class RecognitionTests
         var bytes = new byte[300];
         new Random(3).NextBytes(bytes);
         SerialWave.Draw(bytes, slow, 1_000_000, edges);
-        var verdict = Recogniser.Recognise(SerialWave.Record("line", true, edges, 70_000_000));
+        var verdict = Recognised.As(SerialWave.Record("line", true, edges, 70_000_000));
         Assert.Null(verdict.Format);
         Assert.Contains("8O1, idles high", verdict.Notes[0], StringComparison.Ordinal);
         Assert.Equal(57_600, verdict.Baud!.Value, 100.0);
         Assert.Equal(bytes, verdict.Bytes.Select(b => b.Value));
-        Assert.Equal("The line hardly moves", Recogniser.Recognise(new LineCapture("x", false, [5, 9], 100)).Title);
-        var flipped = Recogniser.Recognise(ReceiverRecording.Of(Demo.Wren, RecordingFault.Flipped));
+        Assert.Equal("The line hardly moves", Recognised.As(new LineCapture("x", false, [5, 9], 100)).Title);
+        var flipped = Recognised.As(ReceiverRecording.Of(Demo.Wren, RecordingFault.Flipped));
         Assert.Contains(flipped.Notes, n => n.Contains("an inverter sits in between", StringComparison.Ordinal));
     }
 
@@ -148,9 +148,7 @@ public sealed class RecognitionTests
         var recording = ReceiverRecording.Of(setup);
         foreach (var text in new[] { CaptureWriter.ToVcd(recording), CaptureWriter.ToCsv(recording) })
         {
-            var (capture, verdict, others, problem) = CaptureFile.Read(new MemoryStream(Encoding.ASCII.GetBytes(text)));
-            Assert.Null(problem);
-            Assert.Empty(others);
+            var (capture, verdict) = Assert.Single(Read(text).Lines);
             Assert.Equal(recording.StartsHigh, capture!.StartsHigh);
             Assert.Equal(recording.Changes, capture.Changes);
             Assert.Equal(format, verdict!.Format);
@@ -185,8 +183,8 @@ public sealed class RecognitionTests
     [InlineData("", 0, "The file is empty")]
     public void A_bad_file_is_refused_with_its_line(string text, int line, string reason)
     {
-        var (_, _, _, problem) = CaptureFile.Read(new MemoryStream(Encoding.ASCII.GetBytes(text)));
-        Assert.Equal(line, problem!.Line);
+        var problem = Read(text).Problem!;
+        Assert.Equal(line, problem.Line);
         Assert.Contains(reason, problem.Reason, StringComparison.Ordinal);
     }
 
@@ -203,7 +201,7 @@ public sealed class RecognitionTests
             SerialWave.Draw(frame, codec.Framing, 11_000_000L * (i + 1), edges);
         }
 
-        var verdict = Recogniser.Recognise(SerialWave.Record("x", !codec.Framing.Inverted, edges, 60_000_000));
+        var verdict = Recognised.As(SerialWave.Record("x", !codec.Framing.Inverted, edges, 60_000_000));
         Assert.Equal(WireFormat.Burst7, verdict.Format);
         var middle = codec.Descriptor.ToCount(Microseconds.Neutral, CountRounding.Nearest);
         Assert.Equal([middle, 1500], verdict.Frames[^1].Counts.Distinct().Order());
@@ -212,24 +210,22 @@ public sealed class RecognitionTests
     [Fact]
     public void White_space_alone_is_bytes_in_which_nothing_is_found()
     {
-        var (capture, verdict, others, problem) = CaptureFile.Read(new MemoryStream("\n\n"u8.ToArray()));
+        var (capture, verdict) = Assert.Single(Read("\n\n").Lines);
         Assert.Null(capture);
-        Assert.Null(verdict!.Format);
-        Assert.Empty(others);
-        Assert.Null(problem);
+        Assert.Null(verdict.Format);
     }
 
     [Fact]
     public void A_heading_gives_the_unit_and_other_wires_are_named()
     {
-        var (capture, _, _, _) = CaptureFile.Read(new MemoryStream("t [ms];level\r\n0;0\r\n1.5;1\r\n"u8.ToArray()));
-        Assert.Equal([1_500_000], capture!.Changes.ToArray());
-        var two =
-            "$timescale 10 us $end $var wire 1 a still $end $var wire 1 b busy $end $enddefinitions $end #0 0a 0b #2 1b #3 0b #5"u8;
-        var (busy, _, others, _) = CaptureFile.Read(new MemoryStream(two.ToArray()));
-        Assert.Equal(("busy", 50_000), (busy!.Name, busy.End));
-        Assert.Equal([20_000, 30_000], busy.Changes.ToArray());
-        Assert.Equal(["still"], others);
+        var capture = Assert.Single(Read("t [ms];level\r\n0;0\r\n1.5;1\r\n").Lines).Capture!;
+        Assert.Equal([1_500_000], capture.Changes.ToArray());
+        var two = Read(
+            "$timescale 10 us $end $var wire 1 a still $end $var wire 1 b busy $end $enddefinitions $end #0 0a 0b #2 1b #3 0b #5"
+        ).Lines;
+        Assert.Equal(["busy", "still"], two.Select(l => l.Capture!.Name));
+        Assert.Equal(50_000, two[0].Capture!.End);
+        Assert.Equal([20_000, 30_000], two[0].Capture!.Changes.ToArray());
     }
 
     [Theory]
@@ -239,7 +235,7 @@ public sealed class RecognitionTests
     {
         var declared = Enumerable.Range(0, wires).Select(n => $"$var wire 1 w{n} line{n} $end ");
         var file = $"$timescale 1 us $end {string.Concat(declared)}$enddefinitions $end #0 0w0 #2 1w0 #5 0w0 #9";
-        Assert.Equal(refused, CaptureFile.Read(new MemoryStream(Encoding.ASCII.GetBytes(file))).Problem?.Reason);
+        Assert.Equal(refused, Read(file).Problem?.Reason);
     }
 
     // Whatever is done to a file, it is read or refused.
@@ -281,14 +277,18 @@ public sealed class RecognitionTests
                         }
                     }
 
-                    var (capture, verdict, _, problem) = CaptureFile.Read(new MemoryStream([.. file]));
-                    if (verdict is { Frames.Count: > 0 } && capture is not null)
-                        FrameDrawing.Of(capture, verdict, 1);
-                    return verdict is null == problem is not null;
+                    var reading = CaptureFile.Read(new MemoryStream([.. file]), TestContext.Current.CancellationToken);
+                    foreach (var (capture, verdict) in reading.Lines)
+                        if (verdict.Frames.Count > 0 && capture is not null)
+                            FrameDrawing.Of(capture, verdict, 1);
+                    return reading.Lines.Count == 0 == reading.Problem is not null;
                 },
                 iter: Iterations.Of(2_000)
             );
     }
+
+    private static CaptureFileReading Read(string text) =>
+        CaptureFile.Read(new MemoryStream(Encoding.ASCII.GetBytes(text)), TestContext.Current.CancellationToken);
 
     private static LineCapture Short()
     {

@@ -8,6 +8,7 @@ using Zephyros.Core.Measure.Routines;
 using Zephyros.Core.Model;
 using Zephyros.Core.Path;
 using Zephyros.Core.Setups;
+using Zephyros.Core.Tests.Captures;
 using Zephyros.Core.Units;
 
 namespace Zephyros.Core.Tests.Measure;
@@ -137,7 +138,7 @@ public sealed class PlanComparisonTests
     public void A_recording_in_another_order_tells_only_what_it_can()
     {
         var plan = SignalPlan.Compile(Demo.Plain);
-        var recording = Recogniser.Recognise(ReceiverRecording.Of(Demo.Plain, RecordingFault.None));
+        var recording = Recognised.As(ReceiverRecording.Of(Demo.Plain, RecordingFault.None));
         var compared = PlanComparison.Of(plan, recording, BoardReadings.None);
         Assert.StartsWith("The recording ends while the routine waits for", compared.Problem, StringComparison.Ordinal);
         Assert.All(compared.Channels.SelectMany(c => c.Points), p => Assert.Null(p.Parts));
@@ -164,5 +165,5 @@ public sealed class PlanComparisonTests
             SimulatedMeasurement.Readings(SignalPlan.Compile(board))
         );
 
-    private static CaptureVerdict Recorded(Setup setup) => Recogniser.Recognise(ReceiverRecording.OfMeasuring(setup));
+    private static CaptureVerdict Recorded(Setup setup) => Recognised.As(ReceiverRecording.OfMeasuring(setup));
 }

@@ -1,9 +1,9 @@
 using Zephyros.Core.Bench;
-using Zephyros.Core.Captures;
 using Zephyros.Core.Hands;
 using Zephyros.Core.Measure.Routines;
 using Zephyros.Core.Path;
 using Zephyros.Core.Setups;
+using Zephyros.Core.Tests.Captures;
 using Zephyros.Core.Units;
 
 namespace Zephyros.Core.Tests.Measure;
@@ -139,7 +139,7 @@ public sealed class RoutineTests
     {
         var plan = SignalPlan.Compile(Demo.Load(id));
         var recording = ReceiverRecording.OfMeasuring(plan.Setup);
-        var measured = RecordedMeasurement.Of(plan, Recogniser.Recognise(recording));
+        var measured = RecordedMeasurement.Of(plan, Recognised.As(recording));
         Assert.Equal("", measured.Problem);
         Assert.Equal(
             StickAxes.All.Select(a => SimulatedMeasurement.Wiggled(plan, a)).OrderBy(w => w!.Moved),
@@ -163,7 +163,7 @@ public sealed class RoutineTests
     public void A_recording_that_ends_early_says_what_is_missing()
     {
         var plan = SignalPlan.Compile(Demo.Plain);
-        var verdict = Recogniser.Recognise(ReceiverRecording.OfMeasuring(Demo.Plain));
+        var verdict = Recognised.As(ReceiverRecording.OfMeasuring(Demo.Plain));
         var half = verdict with { Frames = [.. verdict.Frames.Take(verdict.Frames.Count / 12)] };
         Assert.StartsWith(
             "The recording ends while the routine waits for: ",

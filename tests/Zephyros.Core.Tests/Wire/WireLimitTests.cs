@@ -116,7 +116,7 @@ public sealed class WireLimitTests
     public void A_recording_may_have_50_MB(long length, bool refused)
     {
         using var file = new Long(length);
-        Assert.Equal(refused, CaptureFile.Read(file).Problem is { Line: 0 });
+        Assert.Equal(refused, CaptureFile.Read(file, TestContext.Current.CancellationToken).Problem is { Line: 0 });
     }
 
     /// <summary>A short recording that says it is longer.</summary>

@@ -19,8 +19,9 @@ public sealed record RecordedMeasurement(string Problem, BoardReadings Readings)
         if (verdict.Format is not { } format || verdict.Interval is null)
             return Failed("A measurement needs a recording with times, in which frames were recognised.");
         var wire = format.Describe();
+        // What a frame repeats, or shows for a loss, is no answer of the sticks.
         var frames = verdict
-            .Frames.Where(f => f.Kind != FrameKind.Other)
+            .Frames.Where(f => f.Kind == FrameKind.Channels && f.Says is null)
             .Skip(wire.FramesForAll - 1)
             .Select(f => (At: TimeSpan.FromTicks(f.At / 100), Shows: Shown(plan, wire, f)))
             .ToArray();

@@ -18,11 +18,41 @@ public sealed class RecordedWire(Setup setup, CaptureVerdict verdict)
 
     private bool Same => verdict.Format == setup.Wire.Format;
 
-    /// <summary>True when it speaks what the setup says, the right way round.</summary>
-    public bool Fits => Same && !verdict.IsFlipped;
+    // What the board would take for a loss.
+    private LossStretch? Silence =>
+        verdict.Loss.LongestGap is { } gap && gap.Length >= setup.Board.SignalTimeout ? gap : null;
 
-    /// <summary>What does not agree, a sentence each.</summary>
+    private bool IsLost => verdict.Loss.FramesInLoss > 0 || Silence is not null;
+
+    /// <summary>True when it speaks what the setup says, the right way round, and shows no loss of the signal.</summary>
+    public bool Fits => Same && !verdict.IsFlipped && !IsLost;
+
+    /// <summary>What was lost, a sentence each, the worst first; to be said before all else.</summary>
+    public IReadOnlyList<string> Losses =>
+        [
+            .. Silence is null
+                ? Array.Empty<string>()
+                : [$"{Longest}: the board calls {setup.Board.SignalTimeout} without one a loss."],
+            .. verdict.Loss.Words,
+        ];
+
+    /// <summary>What does not agree, or what does although the recording does not fit, a sentence each; the longest gap at the end where
+    /// it is no loss.</summary>
     public IReadOnlyList<string> Differences =>
+        [
+            .. Disagreements,
+            .. Same && !verdict.IsFlipped && IsLost
+                ? ["Format and polarity are those of the setup."]
+                : Array.Empty<string>(),
+            .. Silence is null && Longest is { Length: > 0 } longest ? [longest + "."] : Array.Empty<string>(),
+        ];
+
+    private string Longest =>
+        verdict.Loss.LongestGap is { } gap
+            ? $"The longest time from one good frame to the next is {gap.Length}, at {Figures.Plain(gap.From.Value / 1000, 3)} s"
+            : "";
+
+    private IReadOnlyList<string> Disagreements =>
         verdict.Format is not { } format ? []
         : !Same ? [$"The setup says {setup.Wire.Format.Describe().Name}; the wire speaks {format.Describe().Name}."]
         : verdict.Interval is { } interval && !IsPeriod(interval)

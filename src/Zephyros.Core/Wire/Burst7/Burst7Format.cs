@@ -78,6 +78,9 @@ public sealed class Burst7Format : SerialCodec
         return FrameKind.Channels;
     }
 
+    /// <inheritdoc />
+    public override byte? MissedSoFar(ReadOnlySpan<byte> frame) => frame[0];
+
     private static ushort Word(ReadOnlySpan<byte> frame, int word) =>
         BinaryPrimitives.ReadUInt16BigEndian(frame[(FirstWord + (2 * word))..]);
 

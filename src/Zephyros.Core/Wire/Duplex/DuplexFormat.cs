@@ -87,6 +87,7 @@ public sealed class DuplexFormat : SerialCodec
             LossShownBy = "frames stop",
             Wires = "two: the receiver's transmit pad to the port's receive pad, and the other way round",
             TwoWay = true,
+            HasChecksum = true,
             Provenance = Provenance.Memory(),
         };
     }

@@ -61,7 +61,7 @@ public static class Packed16Codec
         bytes.Length >= Packed16Format.FrameBytes
         && bytes[0] == Packed16Format.Header
         && (bytes[23] & Packed16Format.UnusedFlags) == 0
-        && bytes[24] == Packed16Format.End;
+        && Packed16Format.IsEnd(bytes[24]);
 
     // 88 bits: 64 in one word, 24 in the next. Channel 6 (index 5) straddles the two: 9 bits below, 2 above.
     private static void EncodeHalf(in Packed16Frame frame, int first, Span<byte> bytes)

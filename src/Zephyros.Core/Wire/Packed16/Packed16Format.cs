@@ -10,8 +10,12 @@ public sealed class Packed16Format : SerialCodec
     /// <summary>The first byte of every frame.</summary>
     public const byte Header = 0x0F;
 
-    /// <summary>The last byte of every frame.</summary>
+    /// <summary>The last byte of every frame that is sent.</summary>
     public const byte End = 0x00;
+
+    /// <summary>True for the last byte of a good frame. A receiver that sends telemetry into slots of the same wire marks the slot in it:
+    /// 0x04, 0x14, 0x24, 0x34 (from memory).</summary>
+    public static bool IsEnd(byte last) => last == End || (last & 0xCF) == 0x04;
 
     /// <summary>Bytes in a frame.</summary>
     public const int FrameBytes = 25;
@@ -80,6 +84,26 @@ public sealed class Packed16Format : SerialCodec
             counts[i] = read[i];
         return read.IsFresh ? FrameKind.Channels : FrameKind.Stale;
     }
+
+    /// <inheritdoc />
+    public override LossKind? LossSaidBy(ReadOnlySpan<byte> frame)
+    {
+        var flags = (Packed16Flags)frame[FrameBytes - 2];
+        return flags.HasFlag(Packed16Flags.SignalLoss) ? LossKind.SignalLoss
+            : flags.HasFlag(Packed16Flags.FrameLost) ? LossKind.FrameLost
+            : null;
+    }
+
+    /// <inheritdoc />
+    public override void Say(Span<byte> frame, LossKind kind) =>
+        frame[FrameBytes - 2] |= (byte)(
+            kind switch
+            {
+                LossKind.Missing => Packed16Flags.None,
+                LossKind.FrameLost => Packed16Flags.FrameLost,
+                LossKind.SignalLoss => Packed16Flags.FrameLost | Packed16Flags.SignalLoss,
+            }
+        );
 
     private static WireDescriptor Describe()
     {

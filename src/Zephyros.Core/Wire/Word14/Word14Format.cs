@@ -89,6 +89,7 @@ public sealed class Word14Format : SerialCodec
             TimeOnWire = WireDescriptor.TimeOf(FrameBytes, framing),
             LossShownBy = "frames stop, or the receiver's presets",
             Wires = "the receiver's signal to the receive pad of a port",
+            HasChecksum = true,
             Provenance = Provenance.Memory(),
         };
     }

@@ -19,6 +19,7 @@ const FAULTS = [
   { id: 'none', name: 'As it is' },
   { id: 'flipped', name: 'Behind an inverter', hint: 'high is low' },
   { id: 'loose-wire', name: 'With a loose plug', hint: 'some frames are damaged' },
+  { id: 'link-away', name: 'While the link is away', hint: 'for 0.9 s' },
 ];
 
 /** Where a recording of the signal wire is dropped and told what it speaks. */
@@ -28,11 +29,21 @@ export function CaptureDesk({ id, changes }: Props) {
   const recognised = useMutation({
     mutationFn: async ({ bytes }: { name: string; bytes: Promise<Blob> }) => recognise(id, await bytes),
   });
+  // Another wire of the same recording.
+  const looked = useMutation({
+    mutationFn: (capture: string) =>
+      answer(api.GET('/api/setups/{id}/captures/{capture}', { params: { path: { id, capture } } })),
+  });
+  const shown = looked.data ?? recognised.data;
+  const put = (recording: { name: string; bytes: Promise<Blob> }) => {
+    looked.reset();
+    recognised.mutate(recording);
+  };
   const take = (file: File | undefined) => {
-    if (file) recognised.mutate({ name: file.name, bytes: Promise.resolve(file) });
+    if (file) put({ name: file.name, bytes: Promise.resolve(file) });
   };
   const record = (fault: string) =>
-    recognised.mutate({
+    put({
       name: 'the simulated receiver',
       bytes: answer(
         api.GET('/api/setups/{id}/recording', { params: { ...path.params, query: { fault } }, parseAs: 'blob' }),
@@ -61,7 +72,7 @@ export function CaptureDesk({ id, changes }: Props) {
       >
         <p className="basis-full">
           Drop a recording of the signal wire here: a value change dump (VCD) or a list of times and levels (CSV) from a
-          logic analyser, or the bare bytes. Up to 50 MB.
+          logic analyser, with as many wires as you like, or the bare bytes. Up to 50 MB.
         </p>
         <FileButton
           label="Recording of the signal wire"
@@ -91,12 +102,18 @@ export function CaptureDesk({ id, changes }: Props) {
           <p>{recognised.error.message}</p>
         </Notice>
       )}
-      {recognised.data && (
+      {looked.error && (
+        <Notice title="The other wire is not there any more">
+          <p>{looked.error.message}</p>
+        </Notice>
+      )}
+      {shown && recognised.variables && (
         <CaptureResult
-          key={recognised.data.id}
+          key={shown.id}
           name={recognised.variables.name}
-          capture={recognised.data}
+          capture={shown}
           changes={changes}
+          onLine={looked.mutate}
         />
       )}
     </section>

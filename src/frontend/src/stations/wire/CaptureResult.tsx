@@ -2,20 +2,24 @@ import clsx from 'clsx';
 import { CircleCheck, TriangleAlert } from 'lucide-react';
 import { useState } from 'react';
 import { auxName } from '../../api/aux';
-import type { CapturedChannel, CaptureView } from '../../api/types';
+import type { CaptureView } from '../../api/types';
 import type { Changes } from '../../edits/useChanges';
 import { Button } from '../../ui/Button';
+import { SelectField } from '../../ui/SelectField';
 import { FrameView } from './FrameView';
+import { LossLegend, LossStrip } from './LossStrip';
 
 interface Props {
   /** The name of the file. */
   name: string;
   capture: CaptureView;
   changes: Changes;
+  /** Called with the id of another wire of the recording. */
+  onLine: (line: string) => void;
 }
 
 /** What a recording was recognised as, what each channel did in it, and the line itself. */
-export function CaptureResult({ name, capture, changes }: Props) {
+export function CaptureResult({ name, capture, changes, onLine }: Props) {
   const [fixed, setFixed] = useState(false);
   const { fix } = capture;
   const Icon = capture.fits ? CircleCheck : TriangleAlert;
@@ -32,13 +36,23 @@ export function CaptureResult({ name, capture, changes }: Props) {
         {capture.damagedFrames > 0 && `, ${capture.damagedFrames} damaged`}
         {capture.interval !== null && ` · one every ${figure(capture.interval, 2)} ms`}
       </p>
+      {capture.lines.length > 1 && (
+        <div className="mt-2 w-fit max-w-full">
+          <SelectField
+            label={`Wire (${capture.lines.length} in the file)`}
+            value={capture.id}
+            options={capture.lines.map((line) => ({ value: line.id, label: `${line.name}: ${line.title}` }))}
+            onChange={onLine}
+          />
+        </div>
+      )}
       <ul className="my-2 list-disc pl-5">
         {capture.fits && <li>The setup says the same.</li>}
         {capture.notes.map((note) => (
           <li key={note}>{note}</li>
         ))}
-        {capture.otherLines.length > 0 && (
-          <li>The wire that changes most was read. Others in the file: {capture.otherLines.join(', ')}.</li>
+        {capture.notLookedAt.length > 0 && (
+          <li>Wires that move less were not looked at: {capture.notLookedAt.join(', ')}.</li>
         )}
       </ul>
       {fix && !fixed && (
@@ -52,13 +66,14 @@ export function CaptureResult({ name, capture, changes }: Props) {
           Take it over: {fix.title}
         </Button>
       )}
-      {capture.channels.length > 0 && <ChannelTable channels={capture.channels} />}
+      {capture.channels.length > 0 && <ChannelTable capture={capture} />}
       {capture.hasLevels && <FrameView capture={capture.id} frames={capture.frames} />}
     </article>
   );
 }
 
-function ChannelTable({ channels }: { channels: readonly CapturedChannel[] }) {
+function ChannelTable({ capture }: { capture: CaptureView }) {
+  const { channels, losses, seconds } = capture;
   return (
     <div className="mt-3 overflow-x-auto">
       <table className="w-full border-collapse text-sm">
@@ -73,6 +88,17 @@ function ChannelTable({ channels }: { channels: readonly CapturedChannel[] }) {
           </tr>
         </thead>
         <tbody>
+          {losses.length > 0 && (
+            <tr className="border-b border-hair align-top">
+              <th scope="row" colSpan={5} className="py-1 pr-3 text-left">
+                Lost
+                <LossLegend losses={losses} />
+              </th>
+              <td className="pt-1 align-middle">
+                <LossStrip losses={losses} seconds={seconds} />
+              </td>
+            </tr>
+          )}
           {channels.map((channel) => (
             <tr key={channel.number} className="border-b border-hair">
               <th scope="row" className="py-1 pr-3 text-left">
