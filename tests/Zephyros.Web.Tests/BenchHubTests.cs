@@ -48,6 +48,80 @@ public sealed class BenchHubTests : IAsyncLifetime
         );
     }
 
+    // Random calls with random values: each is done or refused, and every bench goes on.
+    [Fact]
+    public async Task Whatever_is_called_every_bench_stays_alive()
+    {
+        var cancel = TestContext.Current.CancellationToken;
+        var random = new Random(41);
+        string[] setups = ["sandpiper", "wren", "gannet"];
+        double[] values =
+        [
+            0,
+            1,
+            2,
+            100,
+            -100,
+            0.5,
+            900,
+            1e6,
+            -1e6,
+            1e7,
+            1e308,
+            -1e308,
+            double.Epsilon,
+            double.MaxValue,
+        ];
+        T Pick<T>(T[] from) => from[random.Next(from.Length)];
+        string Word(params string[] known) => random.Next(10) == 0 ? "nobody" : Pick(known);
+        object Call(string name)
+        {
+            var setup = Word(setups);
+            return name switch
+            {
+                "Move" => new MoveCall(setup, Word("throttle", "left-shoulder", "selector", "tracker"), Pick(values)),
+                "Report" => new ReportCall(setup, Word("distance", "voltage", "quality"), Pick(values)),
+                "SetLink" or "SetPower" => new SwitchCall(setup, random.Next(2) == 0),
+                "Surround" => new SurroundCall(setup, Pick(values), random.Next(2) == 0, random.Next(2) == 0, false),
+                "SetDistance" => new DistanceCall(setup, random.Next(3) == 0 ? null : Pick(values)),
+                "Guide" => new GuideCall(setup, Pick(Enum.GetValues<RoutineKind>())),
+                _ => new BenchCall(setup),
+            };
+        }
+
+        string[] names =
+        [
+            "Move",
+            "Report",
+            "SetLink",
+            "SetPower",
+            "Surround",
+            "SetDistance",
+            "Guide",
+            "SkipStep",
+            "WatchBars",
+        ];
+        var until = DateTime.UtcNow.AddSeconds(Environment.GetEnvironmentVariable("DEEP") == "1" ? 60 : 0);
+        var (done, refused) = (0, 0);
+        while (done + refused < 400 || DateTime.UtcNow < until)
+        {
+            var name = Pick(names);
+            try
+            {
+                await hub.InvokeAsync(name, Call(name), cancel);
+                done++;
+            }
+            catch (HubException)
+            {
+                refused++;
+            }
+        }
+
+        Assert.True(done > 100 && refused > 50, $"{done} done, {refused} refused");
+        foreach (var setup in setups)
+            Assert.NotEmpty((await WaitAsync(setup, _ => true)).Snapshot.Sent);
+    }
+
     [Fact]
     public async Task One_page_watches_only_so_many_benches_and_may_go_on_when_one_ends()
     {

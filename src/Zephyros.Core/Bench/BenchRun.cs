@@ -1,6 +1,7 @@
 using System.Collections.Immutable;
 using Zephyros.Core.Board;
 using Zephyros.Core.Measure.Routines;
+using Zephyros.Core.Model;
 using Zephyros.Core.Model.Running;
 using Zephyros.Core.Path;
 using Zephyros.Core.Setups;
@@ -138,7 +139,7 @@ public sealed partial class BenchRun
     /// <returns>False when there is no such sensor; nothing has changed then.</returns>
     public bool Report(string sensor, Reading reading)
     {
-        if (!transmitter.HasSensor(sensor))
+        if (!transmitter.HasSensor(sensor) || reading.Value is not (>= -Sensor.Furthest and <= Sensor.Furthest))
             return false;
         sensors.Set(sensor, reading);
         changes++;

@@ -100,6 +100,7 @@ public static class LevelTableReader
         private long start;
         private long now;
         private long rows;
+        private int changes;
 
         // Says what is wrong with a row; null when nothing is.
         public string? Take(string[] cells)
@@ -139,10 +140,11 @@ public static class LevelTableReader
                 var cell = cells[i < timeColumn ? i : i + 1];
                 if (cell is not ("0" or "1"))
                     return $"A level is 0 or 1, not \"{Shown(cell)}\".";
-                wires[i].Put(now, cell == "1");
+                if (wires[i].Put(now, cell == "1"))
+                    changes++;
             }
 
-            return null;
+            return changes > CaptureLimits.Changes ? CaptureLimits.TooManyChanges : null;
         }
 
         public CaptureReading Result() =>

@@ -1,32 +1,38 @@
-using System.Runtime.InteropServices;
-
 namespace Zephyros.Core.Captures;
 
 /// <summary>Collects the levels of one wire, as a reader comes upon them.</summary>
 internal sealed class LineBuilder(string name)
 {
-    private readonly List<long> changes = [];
+    // In pieces: a list that grows would hold everything twice while it does.
+    private const int Piece = 1 << 14;
+
+    private readonly List<long[]> pieces = [];
+    private int count;
     private bool? level;
     private bool first;
 
     /// <summary>Takes the level at a time; the same level again changes nothing.</summary>
-    public void Put(long at, bool high)
+    /// <returns>True when it is another level than before.</returns>
+    public bool Put(long at, bool high)
     {
         if (level is null)
             (level, first) = (high, high);
-        else if (level != high)
-        {
-            changes.Add(at);
-            level = high;
-        }
+        if (level == high)
+            return false;
+        if (count % Piece == 0)
+            pieces.Add(new long[Piece]);
+        pieces[^1][count++ % Piece] = at;
+        level = high;
+        return true;
     }
 
-    /// <summary>The recording, from its own start.</summary>
+    /// <summary>The recording, from its own start. What was collected is given away with it.</summary>
     public LineCapture Build(long start, long end)
     {
-        var times = CollectionsMarshal.AsSpan(changes);
-        for (var i = 0; i < times.Length; i++)
-            times[i] -= start;
-        return new LineCapture(name, first, [.. changes], end - start);
+        var times = new long[count];
+        for (var i = 0; i < count; i++)
+            times[i] = pieces[i / Piece][i % Piece] - start;
+        pieces.Clear();
+        return new LineCapture(name, first, times, end - start);
     }
 }

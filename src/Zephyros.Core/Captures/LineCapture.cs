@@ -25,6 +25,10 @@ public sealed class LineCapture
     /// <summary>When the recording ends, in nanoseconds.</summary>
     public long End { get; }
 
+    /// <summary>Its beginning, up to so many changes.</summary>
+    public LineCapture Beginning(int count) =>
+        count >= changes.Length ? this : new LineCapture(Name, StartsHigh, changes[..count], changes[count]);
+
     /// <summary>The level before a change; before the one after the last, the level at the end.</summary>
     /// <param name="change">0 for the first change.</param>
     public bool LevelBefore(int change) => StartsHigh ^ (change % 2 != 0);

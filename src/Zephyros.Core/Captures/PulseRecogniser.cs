@@ -26,10 +26,10 @@ internal static class PulseRecogniser
     /// <summary>The verdict, or null when the line carries no such pulses.</summary>
     public static CaptureVerdict? Recognise(LineCapture capture)
     {
-        var (clean, spikes) = Spikes.TakeOut(capture, ShortestLevel);
         // More spikes than levels are bits.
-        if (spikes > clean.Changes.Length)
+        if (Spikes.Prevail(capture, ShortestLevel))
             return null;
+        var (clean, spikes) = Spikes.TakeOut(capture, ShortestLevel);
         foreach (var high in new[] { true, false })
         {
             var (pulses, disturbed) = Pulses(clean, high);

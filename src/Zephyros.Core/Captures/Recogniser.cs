@@ -26,6 +26,12 @@ public static class Recogniser
     // A line that is read rightly has fewer wrong bytes than this share.
     private const double FewWrong = 0.03;
 
+    // What has more wrong bytes than this share is no line of bytes.
+    private const double MostWrong = 0.15;
+
+    // So many changes tell of a framing whether it fits.
+    private const int MostLookedAt = 50_000;
+
     // So few frames are said to be few.
     private const int FewFrames = 5;
 
@@ -60,11 +66,11 @@ public static class Recogniser
 
         if (TooSlow(capture, measured) is { } slow)
             return slow;
-        return measured is { } own
-            ? Unknown(capture, own, 1e9 / own, IdlesHigh(capture, own))
+        return measured is { } own && Unknown(capture, own, 1e9 / own, IdlesHigh(capture, own)) is { } unknown
+            ? unknown
             : Nothing(
                 "Neither pulses nor bytes",
-                "The stretches of level are no whole multiples of one bit, and no servo pulses. The line may be very noisy."
+                "The stretches of level are neither servo pulses nor bytes of one speed. The line may be very noisy, or the recording too slow for it."
             );
     }
 
@@ -127,6 +133,8 @@ public static class Recogniser
 
     private static CaptureVerdict? Serial(LineCapture recorded, double bit, bool measured)
     {
+        if (Spikes.Prevail(recorded, bit * ShortestLevel))
+            return null;
         var (capture, spikes) = Spikes.TakeOut(recorded, bit * ShortestLevel);
         var baud = 1e9 / bit;
         var high = IdlesHigh(capture, bit);
@@ -270,9 +278,13 @@ public static class Recogniser
             Channels = Tracks.Of(best.Codec.Descriptor, best.Frames, end),
         };
 
-    private static CaptureVerdict Unknown(LineCapture capture, double bit, double baud, bool high)
+    // A speed is only told where the bytes of it are good ones.
+    private static CaptureVerdict? Unknown(LineCapture capture, double bit, double baud, bool high)
     {
         var framing = Likeliest(capture, bit, baud, high);
+        var bytes = SerialReader.Read(capture, framing, bit);
+        if (bytes.Count(b => !b.Good) > MostWrong * bytes.Count)
+            return null;
         var nearest = WireFormats
             .All.Select(f => f.Describe())
             .Where(d => d.Framing is not null)
@@ -284,7 +296,7 @@ public static class Recogniser
             IdlesHigh = high,
             Baud = baud,
             Framing = framing,
-            Bytes = SerialReader.Read(capture, framing, bit),
+            Bytes = bytes,
             Notes =
             [
                 $"It runs at about {SerialFraming.Speed(baud)}, {framing.Form}.",
@@ -309,9 +321,10 @@ public static class Recogniser
         return best.Framing;
     }
 
+    // The beginning tells enough.
     private static double WrongShare(LineCapture capture, SerialFraming framing, double bit)
     {
-        var bytes = SerialReader.Read(capture, framing, bit);
+        var bytes = SerialReader.Read(capture.Beginning(MostLookedAt), framing, bit);
         return bytes.Count(b => !b.Good) / (double)Math.Max(1, bytes.Count);
     }
 

@@ -27,6 +27,7 @@ public static class VcdReader
         private double nanoseconds = 1;
         private long start = -1;
         private long now;
+        private int changes;
         private bool inBody;
         private string[] words = [];
         private int word;
@@ -116,9 +117,9 @@ public static class VcdReader
                     var code = token.Length > 1 ? token[1..] : NextWord() ?? "";
                     if (start < 0)
                         start = now;
-                    if (wires.TryGetValue(code, out var wire))
-                        wire.Put(now, token[0] == '1');
-                    return null;
+                    if (wires.TryGetValue(code, out var wire) && wire.Put(now, token[0] == '1'))
+                        changes++;
+                    return changes > CaptureLimits.Changes ? Fail(CaptureLimits.TooManyChanges) : null;
                 // A value of several bits or a real number, and the code of what it belongs to.
                 case 'b' or 'B' or 'r' or 'R':
                     NextWord();

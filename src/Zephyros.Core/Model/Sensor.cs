@@ -7,6 +7,9 @@ namespace Zephyros.Core.Model;
 /// <summary>A telemetry sensor as the transmitter's model knows it.</summary>
 public sealed record Sensor
 {
+    /// <summary>No sensor reports more than this to either side, whatever its unit.</summary>
+    public const double Furthest = 1e6;
+
     /// <summary>What it reports, in the pilot's words.</summary>
     [Description("What the sensor reports, in the pilot's words.")]
     [StringLength(40, MinimumLength = 1)]
@@ -23,17 +26,17 @@ public sealed record Sensor
 
     /// <summary>The lowest reading that can be meant.</summary>
     [Description("The lowest reading that can be meant; a limit below it is implausible.")]
-    [Range(-1e6, 1e6)]
+    [Range(-Furthest, Furthest)]
     public required Reading Lowest { get; init; }
 
     /// <summary>The highest reading that can be meant.</summary>
     [Description("The highest reading that can be meant; a limit above it is implausible.")]
-    [Range(-1e6, 1e6)]
+    [Range(-Furthest, Furthest)]
     public required Reading Highest { get; init; }
 
     /// <summary>What it reports on the bench until it is moved there.</summary>
     [Description("What the sensor reports on the bench until it is moved there.")]
-    [Range(-1e6, 1e6)]
+    [Range(-Furthest, Furthest)]
     public required Reading Bench { get; init; }
 
     /// <summary>A reading of this sensor with its unit.</summary>

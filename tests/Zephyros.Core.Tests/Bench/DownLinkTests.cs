@@ -61,6 +61,24 @@ public sealed class DownLinkTests
         Assert.False(bench.Snapshot("throttle").TelemetryLost);
     }
 
+    // A sequence of a proof decides whether telemetry is missed: then packets bring nothing, or what they bring comes as ever.
+    [Theory]
+    [InlineData(true, 24.6)]
+    [InlineData(false, 21.5)]
+    public void While_a_sequence_decides_that_telemetry_is_missed_no_packet_brings_a_reading(bool missed, double heard)
+    {
+        var bench = new BenchRun(Demo.Sandpiper);
+        At(bench, 1000);
+        bench.DecideTelemetry(missed);
+        bench.Report("voltage", new Reading(21.5));
+        At(bench, 3000);
+        Assert.Equal(missed, bench.Snapshot("throttle").TelemetryLost);
+        Assert.Equal(heard, bench.Snapshot("throttle").Readings["voltage"].Value);
+        bench.DecideTelemetry(null);
+        At(bench, 5000);
+        Assert.Equal(21.5, bench.Snapshot("throttle").Readings["voltage"].Value);
+    }
+
     // Whatever takes telemetry away, the transmitter only learns of it by the packets that do not come.
     [Fact]
     public void A_craft_without_power_is_missed_like_one_out_of_reach()

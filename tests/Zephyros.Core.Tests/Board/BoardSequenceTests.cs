@@ -1,3 +1,4 @@
+using System.Collections.Immutable;
 using Zephyros.Core.Board;
 using Zephyros.Core.Units;
 
@@ -86,6 +87,25 @@ public sealed class BoardSequenceTests
         ["lands once flown"] = Losing(new LossSettings { Procedure = LossProcedure.Land, FlownOnly = true }),
     };
 
+    // A proof looks at what lets a motor turn: a stick that ends a landing does, with no function that asks for it.
+    [Theory]
+    [InlineData("bare", false)]
+    [InlineData("stops", false)]
+    [InlineData("lands", false)]
+    [InlineData("lands until moved", true)]
+    public void A_deflected_stick_matters_where_it_brings_the_craft_back(string settings, bool matters)
+    {
+        var board = Boards[settings] with
+        {
+            Functions = Boards[settings]
+                .Functions.Where(f =>
+                    f.Value.Kind is not (FunctionKind.SelfRight or FunctionKind.ZeroThrottleStabilisation)
+                )
+                .ToImmutableDictionary(StringComparer.Ordinal),
+        };
+        Assert.Equal(matters, (new BoardPlan(board).MotorBits & BoardView.DeflectedBit) != 0);
+    }
+
     // Nobody is refused anything by a board that is off or armed, whatever stood before.
     [Fact]
     public void A_board_that_is_off_or_armed_refuses_nothing()
@@ -173,6 +193,8 @@ public sealed class BoardSequenceTests
     )]
     [InlineData("lands", "P l al T:idles+long at:thrusts al:idles L:thrusts/landing l:stands")]
     [InlineData("lands", "P l al T:idles+long ath:stands?!StoppedByItself")]
+    // How long it idled before it was disarmed is forgotten: a loss soon after the next start is none after long idling.
+    [InlineData("lands", "P l al T:idles+long l:stands al:idles L:thrusts/landing")]
     [InlineData(
         "lands until moved",
         "P l al at L:thrusts/landing at:thrusts/landing al:thrusts/landing atd:thrusts L:thrusts/landing atdh:thrusts/landing l:stands"

@@ -1,5 +1,7 @@
+using System.Collections.Immutable;
 using System.Text.Json.Nodes;
 using CsCheck;
+using Zephyros.Core.Model;
 using Zephyros.Core.Model.Running;
 using Zephyros.Core.Setups;
 using Zephyros.Core.Setups.Json;
@@ -63,6 +65,42 @@ public sealed class EvaluatorTests
                 },
                 iter: Iterations.Of(100)
             );
+
+    // Seven times multiplied by a distance of 3 000 it would be beyond all numbers before long.
+    [Fact]
+    public void Whatever_is_multiplied_stays_a_number()
+    {
+        var far = new Operand
+        {
+            Take = new SensorSource { Sensor = "distance" },
+            Scale = new Percent(200),
+        };
+        var steps = Enumerable
+            .Range(0, 120)
+            .ToImmutableDictionary(i => $"s{i}", i => (ChainStep)new MultiplyStep { Order = i, With = far });
+        var setup = Demo.Sandpiper.WithChannel("camera", c => c with { Steps = steps });
+        var plain = new PlainInterpreter(setup.Transmitter, setup.Model);
+        var compiled = new Compiled(setup);
+        foreach (var dial in new[] { -100.0, 0, 100 })
+        {
+            var rest = new RandomModels(1).AtRest();
+            var inputs = new PlainInterpreter.Inputs(
+                setup.Transmitter.Controls.ToDictionary(
+                    c => c.Key,
+                    c => c.Key == "right-dial" ? dial : c.Value.StartValue.Value,
+                    StringComparer.Ordinal
+                ),
+                rest.Readings.ToDictionary(r => r.Key, _ => 3_000.0, StringComparer.Ordinal),
+                Lost: false,
+                Elapsed: 0
+            );
+            var expected = plain.Step(inputs)["camera"];
+            compiled.Step(inputs);
+            Assert.Equal(expected, compiled.Values("camera"));
+            Assert.Equal(Math.Sign(dial) * ChainLimit.Largest.Value, expected[119]);
+            Assert.All(compiled.Sent, us => Assert.InRange(us, 800, 2200));
+        }
+    }
 
     private static bool Near(double a, double b) => Math.Abs(a - b) <= 1e-7 * Math.Max(1, Math.Abs(a));
 

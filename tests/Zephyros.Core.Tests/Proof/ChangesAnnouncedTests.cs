@@ -39,6 +39,40 @@ public sealed class ChangesAnnouncedTests
         Assert.DoesNotContain("Nothing announces", BySettings(two)?.Reason ?? "", StringComparison.Ordinal);
     }
 
+    // Each is a condition of its own; as many are looked at as there is room for, and one more is said to be too many.
+    [Theory]
+    [InlineData(ProofScope.MostCues, false)]
+    [InlineData(ProofScope.MostCues + 1, true)]
+    public void So_many_conditions_may_announce_one_thing(int count, bool tooMany)
+    {
+        var armed = Reported.Model.Announcements.Values.First(a => a.About == AnnouncementSubject.Armed);
+        var setup = Reported.InModel(m =>
+            m with
+            {
+                Announcements = m.Announcements.RemoveRange(
+                    m.Announcements.Where(a => a.Value.About == AnnouncementSubject.Armed).Select(a => a.Key)
+                ),
+            }
+        );
+        for (var i = 0; i < count; i++)
+        {
+            var id = $"arm-{i}";
+            setup = setup
+                .WithCondition(id, Build.At("left-shoulder", 2))
+                .InModel(m => m with { Announcements = m.Announcements.Add(id, armed with { When = id }) });
+        }
+
+        var verdict = new Prover(SignalPlan.Compile(setup), Build.Patient).Prove(
+            PromiseList.All.Single(p => p.Code == "changes-announced"),
+            null,
+            TestContext.Current.CancellationToken
+        );
+        Assert.Equal(
+            tooMany,
+            verdict.Reason.Contains("More than 8 conditions announce one thing.", StringComparison.Ordinal)
+        );
+    }
+
     private static PromiseVerdict? BySettings(Setup setup) =>
         PromiseList.All.Single(p => p.Code == "changes-announced").BySettings(SignalPlan.Compile(setup));
 }

@@ -70,11 +70,14 @@ internal sealed class PlainInterpreter(Transmitter transmitter, TransmitterModel
         if (chains.TryGetValue(id, out var known))
             return known;
         var channel = model.Channels[id];
-        List<double> values = [Value(channel.Take)];
+        List<double> values = [Held(Value(channel.Take))];
         foreach (var step in channel.Steps.Values.OrderBy(s => s.Order))
-            values.Add(Pass(step, values[^1]));
+            values.Add(Held(Pass(step, values[^1])));
         return chains[id] = values;
     }
+
+    // A million percent and no more, so that everything stays a number.
+    private static double Held(double value) => Clamp(value, -1e6, 1e6);
 
     private double Pass(ChainStep step, double value)
     {

@@ -151,6 +151,7 @@ public sealed class ModelPlan
     private void Run(double passed, bool lost, ModelMemory memory, Span<Percent> slots)
     {
         var registers = memory.Registers;
+        var largest = ChainLimit.Largest.Value;
         var value = 0.0;
         var slot = 0;
         foreach (ref readonly var op in program.AsSpan())
@@ -201,6 +202,7 @@ public sealed class ModelPlan
             else if (op.Code == OpCode.Slow)
                 memory.Cells[op.A] = value;
 
+            value = Math.Min(Math.Max(value, -largest), largest);
             slots[slot++] = new Percent(value);
         }
     }

@@ -214,6 +214,8 @@ internal sealed class RangeRun
             default:
                 throw new InvalidOperationException($"{op.Code} is no step of a chain.");
         }
+
+        passing = passing.Held(-ChainLimit.Largest.Value, ChainLimit.Largest.Value);
     }
 
     // A slow step stands in one of its cells, and goes towards what it follows when its time comes; the first time it is there at once.
