@@ -9,6 +9,9 @@ public static class Recogniser
     private const int FewestChanges = 8;
     private const int FewestFrames = 2;
 
+    // Less than a few frames.
+    private const int FewChanges = 300;
+
     // A good format explains most of the bytes; noise and telemetry may be the rest.
     private const double LeastShare = 0.3;
 
@@ -70,7 +73,12 @@ public static class Recogniser
             ? unknown
             : Nothing(
                 "Neither pulses nor bytes",
-                "The stretches of level are neither servo pulses nor bytes of one speed. The line may be very noisy, or the recording too slow for it."
+                "The stretches of level are neither servo pulses nor bytes of one speed. "
+                    + (
+                        capture.Changes.Length < FewChanges
+                            ? $"There are only {capture.Changes.Length} changes of level: record half a second or more."
+                            : "The line may be very noisy, or the recording too slow for it."
+                    )
             );
     }
 
