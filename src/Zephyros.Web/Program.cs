@@ -77,6 +77,7 @@ app.UseExceptionHandler();
 if (!describes)
     app.Use(app.Services.GetRequiredService<Opening>().HoldAsync);
 app.UseMiddleware<SecurityHeaders>();
+app.UseMiddleware<KnownMethods>();
 app.UseMiddleware<LocalGuard>();
 app.UseStaticFiles(
     new StaticFileOptions

@@ -13,7 +13,9 @@ internal static class StartPage
     {
         // After every endpoint. (The generator of endpoints does not know the order of MapFallback.)
         app.Map("/api/{**rest}", NoSuchEndpoint).WithOrder(int.MaxValue - 1).ExcludeFromDescription();
-        app.Map("{*path:nonfile}", Page).WithOrder(int.MaxValue).ExcludeFromDescription();
+        app.MapMethods("{*path:nonfile}", [HttpMethods.Get, HttpMethods.Head], Page)
+            .WithOrder(int.MaxValue)
+            .ExcludeFromDescription();
     }
 
     private static IResult Page(HttpContext context, IWebHostEnvironment host)
