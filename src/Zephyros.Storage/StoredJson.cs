@@ -17,13 +17,9 @@ internal static class StoredJson
                 ? (value, null)
                 : (null, "It is null.");
         }
-        catch (JsonException error)
+        catch (Exception error) when (JsonPlace.IsAbout(error))
         {
-            return (null, Told(new SetupProblem(JsonPlace.Of(error), JsonPlace.Reason(error))));
-        }
-        catch (NotSupportedException error)
-        {
-            return (null, Told(JsonPlace.KindMissing(error)));
+            return (null, Told(JsonPlace.Of(error)));
         }
     }
 

@@ -46,6 +46,19 @@ public sealed class GuardTests(TestServer server) : IClassFixture<TestServer>
         }
     }
 
+    [Theory]
+    [InlineData("PUT", "/craft/wren/model", HttpStatusCode.MethodNotAllowed)]
+    [InlineData("DELETE", "/", HttpStatusCode.MethodNotAllowed)]
+    [InlineData("POST", "/craft/wren/model", HttpStatusCode.MethodNotAllowed)]
+    [InlineData("BREW", "/api/setups", HttpStatusCode.NotImplemented)]
+    [InlineData("TRACE", "/craft/wren/model", HttpStatusCode.NotImplemented)]
+    public async Task What_is_asked_in_an_odd_way_is_refused(string method, string path, HttpStatusCode status)
+    {
+        using var request = new HttpRequestMessage(new HttpMethod(method), path);
+        using var client = server.CreateClient();
+        Assert.Equal(status, (await client.SendAsync(request, TestContext.Current.CancellationToken)).StatusCode);
+    }
+
     // Opening a link from elsewhere is a navigation; whatever a foreign page fetches by itself is not.
     [Theory]
     [InlineData("cross-site", "navigate", HttpStatusCode.OK)]

@@ -131,6 +131,25 @@ public sealed class ModelEndpointTests : IAsyncDisposable
         Assert.Equal(1, (int)(await GetAsync(Sandpiper))["revision"]!);
     }
 
+    [Theory]
+    [InlineData("null", "/condition/test", "Must not be null.")]
+    [InlineData("{}", "/condition/test", "It must have a \"kind\" that says what it is.")]
+    [InlineData(
+        """{"kind":"all","of":[{}]}""",
+        "/condition/test/of/0",
+        "It must have a \"kind\" that says what it is."
+    )]
+    [InlineData("[]", "/condition/test", "This has another form than what is wanted here.")]
+    [InlineData("""{"kind":"all"}""", "/condition/test", "Missing here: 'of'.")]
+    public async Task A_condition_that_is_none_is_refused_with_its_place(string test, string place, string reason)
+    {
+        var wish = $$"""{"id":"cut-on","condition":{"label":"Cut on","test":{{test}} } }""";
+        var response = await SendAsync(client, HttpMethod.Post, $"{Sandpiper}/conditions/preview", wish);
+        Assert.Equal(HttpStatusCode.BadRequest, response.StatusCode);
+        var error = (await JsonAsync(response))["errors"]![0]!;
+        Assert.Equal((place, reason), ((string)error["place"]!, (string)error["reason"]!));
+    }
+
     [Fact]
     public async Task A_new_craft_starts_with_an_empty_memory_on_a_blank_transmitter_or_on_ones_own()
     {

@@ -58,12 +58,9 @@ internal static class RequestBody
             AnnotationCheck.Walk(value, "", problems);
             return problems.Count == 0 ? (value, null) : (null, Problem.Invalid("Not understood", problems));
         }
-        catch (JsonException error)
+        catch (Exception error) when (JsonPlace.IsAbout(error))
         {
-            return (
-                null,
-                Problem.Invalid("Not understood", [new SetupProblem(JsonPlace.Of(error), JsonPlace.Reason(error))])
-            );
+            return (null, Problem.Invalid("Not understood", [JsonPlace.Of(error)]));
         }
     }
 

@@ -7,27 +7,34 @@ namespace Zephyros.Core.Setups.Json;
 /// <summary>Turns what the JSON reader says of an error into a place and a reason for people.</summary>
 public static class JsonPlace
 {
-    /// <summary>The place of an error as a JSON Pointer (RFC 6901); the whole document when the reader does not know better.</summary>
-    public static string Of(JsonException error) => ToPointer(error.Path ?? "$");
+    /// <summary>True for what the JSON reader throws about a document: it calls it "not supported" when one of several kinds of thing does
+    /// not say which it is.</summary>
+    public static bool IsAbout(Exception error) => error is JsonException or NotSupportedException;
 
-    /// <summary>What is wrong when one of several kinds of thing does not say which it is. The reader calls that "not supported".</summary>
-    public static SetupProblem KindMissing(NotSupportedException error)
+    /// <summary>What is wrong, and where: a JSON Pointer (RFC 6901), the whole document when the reader does not know better.</summary>
+    /// <param name="error">What <see cref="IsAbout"/> is true for.</param>
+    public static SetupProblem Of(Exception error)
     {
+        if (error is JsonException json)
+            return new SetupProblem(ToPointer(json.Path ?? "$"), Reason(json));
         var path = error.Message.Split(" Path: ", 2) is [_, var rest] ? rest.Split(" | ", 2)[0].TrimEnd('.') : "$";
         return new SetupProblem(ToPointer(path), "It must have a \"kind\" that says what it is.");
     }
 
-    /// <summary>The reason in one sentence.</summary>
-    // The reader appends " Path: ... | LineNumber: ... | BytePositionInLine: ..." to its own messages.
-    public static string Reason(JsonException error)
+    // The reason in one sentence. The reader appends " Path: ... | LineNumber: ... | BytePositionInLine: ..." to its own messages.
+    private static string Reason(JsonException error)
     {
         var message = error.Message.Split(" Path: ", 2)[0].Split(" LineNumber: ", 2)[0].TrimEnd('|', ' ');
         const string Missing = " was missing required properties including: ";
         if (message.Split(Missing, 2) is [_, var names])
             return $"Missing here: {names.TrimEnd('.')}.";
         const string NotOne = " could not be converted to ";
-        if (message.Split(NotOne, 2) is [_, var type] && WordsOf(type.TrimEnd('.')) is { Length: > 0 } words)
-            return $"One of these is wanted here: {string.Join(", ", words)}.";
+        if (message.Split(NotOne, 2) is [_, var type])
+            return WordsOf(type.TrimEnd('.')) is { Length: > 0 } words
+                ? $"One of these is wanted here: {string.Join(", ", words)}."
+                : "This has another form than what is wanted here.";
+        if (message.Contains(" doesn't allow setting null values", StringComparison.Ordinal))
+            return "Must not be null.";
         const string Unknown = "unrecognized type discriminator id ";
         var at = message.IndexOf(Unknown, StringComparison.Ordinal);
         return at < 0 ? message : $"There is no kind {message[(at + Unknown.Length)..].TrimEnd('.')} here.";

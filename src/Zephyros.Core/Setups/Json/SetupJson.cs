@@ -50,13 +50,9 @@ public static class SetupJson
             var problems = SetupValidator.Check(setup);
             return problems.Count == 0 ? new SetupReading(setup, []) : new SetupReading(null, problems);
         }
-        catch (JsonException error)
+        catch (Exception error) when (JsonPlace.IsAbout(error))
         {
-            return SetupReading.Failed(JsonPlace.Of(error), JsonPlace.Reason(error));
-        }
-        catch (NotSupportedException error)
-        {
-            return new SetupReading(null, [JsonPlace.KindMissing(error)]);
+            return new SetupReading(null, [JsonPlace.Of(error)]);
         }
     }
 
