@@ -41,6 +41,19 @@ public sealed class StateTableTests
         Assert.Equal("Left button held for 0.6 s", Reached(new LatchTest { Set = [press], Clear = [] }));
     }
 
+    // Nothing is under way yet when the delay begins, and it ends while nobody moves.
+    [Fact]
+    public void A_state_of_the_first_moment_is_not_always_reached()
+    {
+        var soon = new DelayTest { Of = [Build.At("right-shoulder", 1)], OnAfter = new Milliseconds(500) };
+        var before = Build.All(
+            new NotTest { Of = [soon] },
+            Build.At("right-shoulder", 1),
+            Build.At("left-back-switch", 1)
+        );
+        Assert.Equal("at switch-on, for a moment", Reached(before));
+    }
+
     [Fact]
     public void A_state_that_waits_for_a_switch_to_come_back_is_reached()
     {

@@ -93,7 +93,7 @@ internal sealed class StateWalk
         var inputs = new ModelInputs(values.Hands, values.Readings, values.TelemetryLost);
         plan.Model.Evaluate(inputs, elapsed, values.Memory, values.Slots, values.Sent);
         if (plan.Model.ActiveState(values.Memory) is { } state && missing.Remove(state))
-            ways[state] = words;
+            ways[state] = words.Length > 0 ? words : "at switch-on, for a moment";
     }
 
     private void Leave(Place start)
