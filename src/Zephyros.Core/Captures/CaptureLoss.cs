@@ -7,17 +7,15 @@ namespace Zephyros.Core.Captures;
 /// <param name="FramesLost">How many frames say that they repeat older values.</param>
 /// <param name="FramesInLoss">How many frames say that the receiver has lost the signal.</param>
 /// <param name="FramesMissing">How many good frames did not come when they were due; damaged ones are among them.</param>
-/// <param name="LongestGap">The longest time without a good frame, from its last one to the next or to the end of the recording; null
-/// without times or with fewer than two frames.</param>
+/// <param name="LongestGap">The longest time without fresh values, from one fresh frame to the next or to the end of the recording: what
+/// repeats older ones is none, as for a board. Null without times or with fewer than two frames.</param>
 /// <param name="Stretches">Where all this is, in the order of time; at most <see cref="MostStretches"/>.</param>
-/// <param name="AllStretches">How many stretches there are.</param>
 public sealed record CaptureLoss(
     long FramesLost,
     long FramesInLoss,
     long FramesMissing,
     LossStretch? LongestGap,
-    IReadOnlyList<LossStretch> Stretches,
-    int AllStretches
+    IReadOnlyList<LossStretch> Stretches
 )
 {
     /// <summary>The most stretches that are listed.</summary>
@@ -32,7 +30,7 @@ public sealed record CaptureLoss(
     private const double Late = 1.5;
 
     /// <summary>Nothing lost, nothing measured.</summary>
-    public static CaptureLoss None { get; } = new(0, 0, 0, null, [], 0);
+    public static CaptureLoss None { get; } = new(0, 0, 0, null, []);
 
     /// <summary>Looks for losses among the frames of a recording.</summary>
     /// <param name="frames">The good frames, in the order of time.</param>
@@ -49,29 +47,32 @@ public sealed record CaptureLoss(
             return None with { FramesLost = lost, FramesInLoss = inLoss };
         var stretches = new List<LossStretch>();
         var missing = 0L;
-        var longest = (At: 0.0, Length: 0.0);
         for (var i = 0; i < carrying.Length; i++)
         {
             var at = carrying[i].At / 1e6;
             var next = (i + 1 < carrying.Length ? carrying[i + 1].At : end) / 1e6;
             if (carrying[i].Says is { } says)
                 Put(stretches, says, at, usual);
-            if (next - at > longest.Length)
-                longest = (at, next - at);
             if (next - at <= Late * usual)
                 continue;
             missing += (long)Math.Round((next - at) / usual) - 1;
             Put(stretches, LossKind.Missing, at + usual, next - at - usual);
         }
 
-        return new CaptureLoss(
-            lost,
-            inLoss,
-            missing,
-            new LossStretch(LossKind.Missing, new Milliseconds(longest.At), new Milliseconds(longest.Length)),
-            [.. stretches.Take(MostStretches)],
-            stretches.Count
-        );
+        return new CaptureLoss(lost, inLoss, missing, Longest(carrying, end), [.. stretches.Take(MostStretches)]);
+    }
+
+    private static LossStretch Longest(FoundFrame[] frames, long end)
+    {
+        var (from, length, last) = (0L, 0L, frames[0].At);
+        foreach (var at in frames.Where(f => f.Kind == FrameKind.Channels).Select(f => f.At).Append(end))
+        {
+            if (at - last > length)
+                (from, length) = (last, at - last);
+            last = at;
+        }
+
+        return new LossStretch(LossKind.Missing, new Milliseconds(from / 1e6), new Milliseconds(length / 1e6));
     }
 
     /// <summary>What was lost, a sentence each, the worst first; empty when nothing was.</summary>

@@ -39,12 +39,34 @@ public sealed class ForeignRecordingTests
         );
         var wire = new RecordedWire(Demo.Plain, verdict);
         Assert.False(wire.Fits);
+        // Fresh values come with the fiftieth frame, and then with the hundred and first.
+        Assert.Equal((350, 357), (verdict.Loss.LongestGap!.From.Value, verdict.Loss.LongestGap.Length.Value));
         Assert.StartsWith(
             "The receiver had lost the signal: 40 frames say so",
-            wire.Losses[0],
+            wire.Losses[1],
             StringComparison.Ordinal
         );
-        Assert.StartsWith("10 frames repeat older values", wire.Losses[1], StringComparison.Ordinal);
+        Assert.StartsWith("10 frames repeat older values", wire.Losses[2], StringComparison.Ordinal);
+    }
+
+    // A board that gets only repeated values takes that for a loss, and then the recording does not fit either.
+    [Theory]
+    [InlineData(15, true)]
+    [InlineData(25, false)]
+    public void What_only_repeats_for_as_long_as_the_board_waits_does_not_fit(int repeated, bool fits)
+    {
+        var signal = new ForeignSignal();
+        for (var i = 0; i < 100; i++)
+            signal.Bytes(
+                (i + 1) * Period,
+                ForeignSignal.Packed16(Middle, i >= 40 && i < 40 + repeated ? (byte)4 : (byte)0),
+                Packed16Bit,
+                'E',
+                2
+            );
+        var verdict = Recognised.As(signal.Record());
+        Assert.Equal(0, verdict.Loss.FramesInLoss);
+        Assert.Equal(fits, new RecordedWire(Demo.Plain, verdict).Fits);
     }
 
     // A Burst 7 receiver counts the packets that it has missed; the count goes on from 255 with 0.
@@ -73,7 +95,7 @@ public sealed class ForeignRecordingTests
         Assert.Equal([(210.0, 21.0), (490.0, 7.0)], verdict.Loss.Stretches.Select(s => (s.From.Value, s.Length.Value)));
         Assert.Equal((203, 28), (verdict.Loss.LongestGap!.From.Value, verdict.Loss.LongestGap.Length.Value));
         Assert.Equal(
-            "The longest time from one good frame to the next is 28 ms, at 0.203 s.",
+            "The longest time from one fresh frame to the next is 28 ms, at 0.203 s.",
             new RecordedWire(Demo.Plain, verdict).Differences[^1]
         );
         // A board that waits 150 ms takes no notice of 28; one that is given 210 ms of silence at the end does.

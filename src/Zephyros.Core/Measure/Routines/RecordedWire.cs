@@ -49,7 +49,7 @@ public sealed class RecordedWire(Setup setup, CaptureVerdict verdict)
 
     private string Longest =>
         verdict.Loss.LongestGap is { } gap
-            ? $"The longest time from one good frame to the next is {gap.Length}, at {Figures.Plain(gap.From.Value / 1000, 3)} s"
+            ? $"The longest time from one fresh frame to the next is {gap.Length}, at {Figures.Plain(gap.From.Value / 1000, 3)} s"
             : "";
 
     private IReadOnlyList<string> Disagreements =>
