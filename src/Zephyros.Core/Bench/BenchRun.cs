@@ -89,10 +89,12 @@ public sealed partial class BenchRun
     /// <summary>The virtual time since the bench was set up.</summary>
     public TimeSpan Now => now;
 
-    /// <summary>Puts another revision of the setup on the bench. Controls keep their positions where they still have them; the board
+    /// <summary>Puts another revision of the setup on the bench. Controls keep their positions where they still have them, and the model
+    /// what it remembers as long as no part of it comes, goes or changes its place; the board
     /// restarts, disarmed, when anything behind the transmitter changed.</summary>
     public void Replace(Setup setup)
     {
+        Reach();
         var before = plan;
         plan = SignalPlan.Compile(setup);
         transmitter = transmitter.With(plan);
@@ -113,6 +115,7 @@ public sealed partial class BenchRun
     /// <returns>False when there is no such control or it cannot be put there; nothing has moved then.</returns>
     public bool Move(string control, double setting)
     {
+        Reach();
         if (!transmitter.Put(control, setting))
             return false;
         trembling = ImmutableDictionary<ChannelNumber, Microseconds>.Empty;
@@ -123,6 +126,7 @@ public sealed partial class BenchRun
     /// <summary>Moves several controls at the same moment: the model sees only how all of them stand then.</summary>
     internal void MoveTogether(IEnumerable<(string Control, double Setting)> moves)
     {
+        Reach();
         foreach (var (control, setting) in moves)
             transmitter.Put(control, setting);
         trembling = ImmutableDictionary<ChannelNumber, Microseconds>.Empty;
@@ -149,6 +153,7 @@ public sealed partial class BenchRun
     /// <summary>The same, and the transmitter knows it at once: a sequence of a proof begins when a reading has come.</summary>
     internal void Hear(string sensor, Reading reading)
     {
+        Reach();
         sensors.Set(sensor, reading);
         transmitter.Hear(sensor, reading);
         RunModel();
@@ -202,6 +207,7 @@ public sealed partial class BenchRun
     internal void DecideTelemetry(bool? missed)
     {
         downLink.Decide(missed, now);
+        Reach();
         RunModel();
     }
 
@@ -286,6 +292,13 @@ public sealed partial class BenchRun
     private static bool SameBoard(Setup one, Setup other) =>
         one.Wire == other.Wire && SetupJson.Same(one.Board, other.Board) && SetupJson.Same(one.Air, other.Air);
 
+    // What has gone on by itself has done so with what the model knew before: whatever it is told from here on comes now.
+    private void Reach()
+    {
+        if (transmitter.IsBehind(now))
+            Log.Say(now, transmitter.RunModel(Values.TelemetryLost, now));
+    }
+
     // Works out the model at this moment; everything that it shows is another picture.
     private void RunModel()
     {
@@ -333,6 +346,7 @@ public sealed partial class BenchRun
         if (missedBefore && !TelemetryLost)
         {
             Log.Add(now, LogKind.Heard, "Telemetry comes");
+            Reach();
             RunModel();
         }
 
@@ -341,6 +355,7 @@ public sealed partial class BenchRun
         {
             if (transmitter.ReadingOf(sensor) == reading.Value)
                 continue;
+            Reach();
             transmitter.Hear(sensor, reading);
             RunModel();
         }
@@ -352,6 +367,7 @@ public sealed partial class BenchRun
     {
         downLink.Miss();
         Log.Add(now, LogKind.Missed, "Telemetry missed");
+        Reach();
         RunModel();
     }
 

@@ -57,15 +57,20 @@ internal sealed class BenchTransmitter
     /// <summary>When something in the model goes on by itself; <see cref="TimeSpan.MaxValue"/> when nothing does.</summary>
     public TimeSpan NextModel => On && Values.Memory.Restless ? lastModel + ModelPeriod : TimeSpan.MaxValue;
 
+    /// <summary>True when something in the model has gone on by itself since it was last worked out.</summary>
+    public bool IsBehind(TimeSpan now) => On && Values.Memory.Restless && lastModel < now;
+
     /// <summary>When something is said again.</summary>
     public TimeSpan NextSaying => On ? announcer.Next : TimeSpan.MaxValue;
 
-    /// <summary>The same transmitter with another plan: controls and readings stay where it still has them.</summary>
+    /// <summary>The same transmitter with another plan: controls and readings stay where it still has them, and it remembers what it
+    /// can.</summary>
     public BenchTransmitter With(SignalPlan next)
     {
         var made = new BenchTransmitter(next)
         {
             On = On,
+            Values = next.GoOn(plan, Values),
             Starting = Starting,
             lastModel = lastModel,
             mayStart = mayStart,

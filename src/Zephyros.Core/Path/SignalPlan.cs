@@ -57,7 +57,11 @@ public sealed class SignalPlan
         );
 
     /// <summary>Room for the values of this plan, with every control at its start position.</summary>
-    public SignalValues CreateValues() => new(Model, Wire.Channels);
+    public SignalValues CreateValues() => new(Model, Wire.Channels, Model.PowerOn());
+
+    /// <summary>The same for a transmitter whose setup is edited while it runs; see <see cref="ModelPlan.GoOn"/>.</summary>
+    public SignalValues GoOn(SignalPlan before, SignalValues values) =>
+        new(Model, Wire.Channels, Model.GoOn(before.Model, values.Memory));
 
     /// <summary>Computes everything behind the hands and lets all that is under way come to its end.</summary>
     public void Settle(SignalValues values) => Evaluate(values, TimeSpan.MaxValue);

@@ -7,11 +7,11 @@ namespace Zephyros.Core.Path;
 /// <see cref="SignalPlan.Evaluate"/>, and used again and again.</summary>
 public sealed class SignalValues
 {
-    internal SignalValues(ModelPlan model, int received)
+    internal SignalValues(ModelPlan model, int received, ModelMemory memory)
     {
         Hands = model.StartValues();
         Readings = model.BenchReadings();
-        Memory = model.PowerOn();
+        Memory = memory;
         Slots = new Percent[model.SlotCount];
         Sent = new Microseconds[model.ChannelCount];
         Counts = new int[received];

@@ -145,6 +145,31 @@ public sealed class BenchTimesTests
         Sends(-100);
     }
 
+    // On its way up for a second, the throttle goes on from where it is, as fast as it may now; a new part begins anew, as after switch-on.
+    [Fact]
+    public void A_slow_step_goes_on_after_an_edit_of_figures()
+    {
+        Setup Slow(double up) => Demo.Plain.WithStep("throttle", "slow", new SlowStep { Order = 9, Up = new(up) });
+        double After(Setup edited)
+        {
+            var bench = new BenchRun(Slow(50));
+            bench.Move("throttle", 100);
+            bench.AdvanceTo(Ms(1005));
+            bench.Replace(edited);
+            bench.AdvanceTo(Ms(2005));
+            return bench.Comparison()[2].Model!.Value.Value;
+        }
+
+        double At(double stick) => SignalPlan.Compile(Demo.Plain).With("throttle", stick).Sent[2].Value;
+        Assert.Equal(
+            At(-49.75 + 50),
+            After(Slow(50).WithControl("left-shoulder", c => c with { Alias = "Wing" })),
+            1e-6
+        );
+        Assert.Equal(At(-49.75 + 10), After(Slow(10)), 1e-6);
+        Assert.Equal(At(100), After(Slow(50).WithStep("throttle", "more", new LimitStep { Order = 10 })), 1e-6);
+    }
+
     [Fact]
     public void A_change_of_link_wire_or_board_restarts_the_board_and_no_other_does()
     {

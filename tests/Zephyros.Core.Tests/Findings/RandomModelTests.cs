@@ -137,7 +137,7 @@ public sealed class RandomModelTests
     public void A_state_that_a_hand_reaches_by_chance_is_said_to_be_reached()
     {
         var missed = new List<string>();
-        var setups = (int)Iterations.Of(30);
+        var setups = (int)Iterations.OfProofs(30);
         for (var seed = 0; seed < setups; seed++)
         {
             var models = new RandomModels(seed);
@@ -168,5 +168,5 @@ public sealed class RandomModelTests
         && !words.Contains('%', StringComparison.Ordinal);
 
     private static void Setups(long count, Action<Setup> check) =>
-        Gen.Int[0, int.MaxValue].Sample(seed => check(new RandomModels(seed).Make()), iter: Iterations.Of(count));
+        Gen.Int[0, int.MaxValue].Sample(seed => check(new RandomModels(seed).Make()), iter: Iterations.OfProofs(count));
 }

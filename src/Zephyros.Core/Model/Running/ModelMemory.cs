@@ -21,4 +21,15 @@ public sealed class ModelMemory
     internal double[] Cells { get; }
 
     internal int[] Forced { get; }
+
+    internal bool IsLike(ModelMemory other) =>
+        (Registers.Length, Cells.Length, Forced.Length)
+        == (other.Registers.Length, other.Cells.Length, other.Forced.Length);
+
+    internal void TakeOver(ModelMemory other)
+    {
+        other.Registers.CopyTo(Registers, 0);
+        other.Cells.CopyTo(Cells, 0);
+        Restless = other.Restless;
+    }
 }

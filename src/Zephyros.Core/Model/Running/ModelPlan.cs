@@ -93,6 +93,18 @@ public sealed class ModelPlan
     /// <summary>The memory of a transmitter that was just switched on: latches off, nothing under way.</summary>
     public ModelMemory PowerOn() => new(layout.RegisterCount, layout.CellCount, Channels.Count);
 
+    /// <summary>The memory of a transmitter whose model is edited while it runs. An edit of names and figures alone forgets nothing;
+    /// after one that puts in, takes out or rearranges parts it is that of <see cref="PowerOn"/>.</summary>
+    /// <param name="before">The plan before the edit.</param>
+    /// <param name="memory">What was remembered with it.</param>
+    public ModelMemory GoOn(ModelPlan before, ModelMemory memory)
+    {
+        var next = PowerOn();
+        if (next.IsLike(memory) && program.Select(Part).SequenceEqual(before.program.Select(Part)))
+            next.TakeOver(memory);
+        return next;
+    }
+
     /// <summary>True when a condition held at the last evaluation.</summary>
     /// <param name="memory">The memory of the runner.</param>
     /// <param name="conditionId">The id of a condition of the model.</param>
@@ -146,6 +158,9 @@ public sealed class ModelPlan
         sent.Fill(Microseconds.Neutral);
         Send(memory, slots, sent);
     }
+
+    // An operation without its figures.
+    private static Op Part(Op op) => op with { P = 0, Q = 0 };
 
     // The inner loop of everything that Zephyros computes: the common operations stand in it, the rare ones are called.
     private void Run(double passed, bool lost, ModelMemory memory, Span<Percent> slots)
