@@ -7,7 +7,7 @@ internal static class CaptureLimits
     public const long Bytes = 50L << 20;
 
     /// <summary>So many bytes of a dump are read.</summary>
-    public const int DumpBytes = 4 << 20;
+    public const int DumpBytes = 1 << 20;
 
     /// <summary>The most characters of a line in a file.</summary>
     public const int LineLength = 4096;

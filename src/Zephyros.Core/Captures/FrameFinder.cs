@@ -15,21 +15,28 @@ internal static class FrameFinder
     /// <param name="codec">The format.</param>
     /// <param name="bytes">The bytes.</param>
     /// <param name="byteTime">The time of one byte, in nanoseconds; 0 when there are no times.</param>
+    /// <param name="least">The share of the bytes that must be in frames; once that is out of reach, the search ends.</param>
     public static (List<FoundFrame> Frames, long Damaged) Find(
         SerialCodec codec,
         IReadOnlyList<SerialByte> bytes,
-        double byteTime
+        double byteTime,
+        double least = 0
     )
     {
         var search = codec.CreateSearch();
         var counts = new int[codec.Descriptor.Channels];
         Array.Fill(counts, codec.Descriptor.ToCount(Units.Microseconds.Neutral, CountRounding.Nearest));
         var frames = new List<FoundFrame>();
-        var damage = new DamageCount((long)(byteTime * codec.Descriptor.FrameBytes));
+        var frameBytes = codec.Descriptor.FrameBytes;
+        var damage = new DamageCount((long)(byteTime * frameBytes));
         byte? missed = null;
         Span<byte> one = stackalloc byte[1];
+        var inFrames = 0L;
+        var spare = ((1 - least) * bytes.Count) + frameBytes;
         for (var i = 0; i < bytes.Count && frames.Count < MostFrames; i++)
         {
+            if (i - inFrames > spare)
+                break;
             // A recording that begins with a pause begins with a whole frame.
             if (byteTime > 0 && bytes[i].At - (i > 0 ? bytes[i - 1].At : -byteTime) > (1 + GapBytes) * byteTime)
                 search.Gap();
@@ -55,6 +62,7 @@ internal static class FrameFinder
                     missed = now;
                 }
 
+                inFrames += frame.Length;
                 frames.Add(new FoundFrame(bytes[first].At, kind, [.. counts], first, frame.Length, says));
             }
 

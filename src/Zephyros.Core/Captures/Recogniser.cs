@@ -133,7 +133,7 @@ public static class Recogniser
             Notes =
             [
                 "A dump of bytes tells neither times, speed nor polarity of the line.",
-                .. whole ? [] : new[] { $"Only its first {CaptureLimits.DumpBytes >> 20} MB were read." },
+                .. whole ? [] : new[] { $"Only its first {CaptureLimits.DumpBytes >> 20} MB was read." },
                 .. Said(best),
             ],
         };
@@ -242,8 +242,8 @@ public static class Recogniser
                 continue;
             var framing = codec.Framing;
             var bytes = bytesOf(framing.Parity, framing.StopBits);
-            var (frames, damaged) = FrameFinder.Find(codec, bytes, bit * framing.BitsPerByte);
-            var share = (double)frames.Count * codec.Descriptor.FrameBytes / Math.Max(1, bytes.Count);
+            var (frames, damaged) = FrameFinder.Find(codec, bytes, bit * framing.BitsPerByte, LeastShare);
+            var share = (double)frames.Sum(f => f.Length) / Math.Max(1, bytes.Count);
             if (
                 frames.Count(f => f.Kind != FrameKind.Other) >= FewestFrames
                 && share >= LeastShare

@@ -195,8 +195,6 @@ internal sealed class ProofWords(ProofScope scope, ReducedMemory memory)
 
     private string Place(StepInput input)
     {
-        if (input.Kind == InputKind.Telemetry)
-            return input.Setting == 1 ? "lost" : "arrives";
         if (input.Kind == InputKind.Sensor)
             return scope.Plan.Setup.Model.Sensors[input.Id].Words(new Reading(Math.Round(input.Setting, 3)));
         return scope.Plan.Setup.Transmitter.Controls[input.Id] switch
