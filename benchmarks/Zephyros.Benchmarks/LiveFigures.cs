@@ -1,6 +1,5 @@
 using System.Diagnostics;
 using System.Globalization;
-using System.IO.Compression;
 using System.Text.Json;
 using Microsoft.AspNetCore.SignalR.Client;
 
@@ -19,8 +18,10 @@ internal static class LiveFigures
         Print("start to first page", $"{Median(starts):F2} s (median of {starts.Count})");
         PrintScripts(appFolder);
         using var app = RunningApp.Start(appFolder);
+        PrintMemory(app, "after the start");
         await PrintEndpointsAsync(app);
         await PrintHubAsync(app);
+        PrintMemory(app, "after all this");
     }
 
     private static async Task<double> StartToFirstPageAsync(string appFolder)
@@ -35,21 +36,20 @@ internal static class LiveFigures
     private static void PrintScripts(string appFolder)
     {
         var assets = Path.Combine(appFolder, "wwwroot/assets");
-        var first = Directory.EnumerateFiles(assets, "index-*.js").Sum(Compressed);
-        var all = Directory.EnumerateFiles(assets, "*.js").Sum(Compressed);
-        Print("script, gzip", $"hangar {first / 1000.0:F0} kB, everything {all / 1000.0:F0} kB");
+        foreach (var ending in (string[])[".br", ".gz"])
+        {
+            var first = Directory.EnumerateFiles(assets, $"index-*.js{ending}").Sum(Size);
+            var all = Directory.EnumerateFiles(assets, $"*.js{ending}").Sum(Size);
+            Print($"script as sent, {ending}", $"hangar {first / 1000.0:F0} kB, everything {all / 1000.0:F0} kB");
+        }
     }
 
-    private static long Compressed(string file)
-    {
-        using var target = new MemoryStream();
-        using (var gzip = new GZipStream(target, CompressionLevel.SmallestSize, leaveOpen: true))
-        {
-            using var source = File.OpenRead(file);
-            source.CopyTo(gzip);
-        }
+    private static long Size(string file) => new FileInfo(file).Length;
 
-        return target.Length;
+    private static void PrintMemory(RunningApp app, string when)
+    {
+        app.Process.Refresh();
+        Print($"memory in use {when}", $"{app.Process.WorkingSet64 / 1e6:F0} MB");
     }
 
     private static async Task PrintEndpointsAsync(RunningApp app)

@@ -6,14 +6,32 @@ namespace Zephyros.Storage;
 
 /// <summary>The SQLite file: opens it, brings its tables up to date, hands out connections.</summary>
 /// <remarks>Write-ahead log and synchronous=FULL: what was acknowledged survives a kill at any moment.</remarks>
-public sealed class Database
+public sealed class Database : IDisposable
 {
     private const int BusySeconds = 5;
+    private readonly string path;
     private readonly string connectionString;
     private readonly long mostPages;
 
-    private Database(string connectionString, long mostPages) =>
-        (this.connectionString, this.mostPages) = (connectionString, mostPages);
+    // Stays open: through it what was in the file can be read, wherever the file went.
+    private readonly SqliteConnection keeper;
+    private readonly Lock keeping = new();
+
+    private Database(string path, long mostPages)
+    {
+        (this.path, this.mostPages) = (path, mostPages);
+        keeper = new SqliteConnection(ConnectionString(SqliteOpenMode.ReadWriteCreate));
+        connectionString = ConnectionString(SqliteOpenMode.ReadWrite);
+    }
+
+    /// <summary>The name of the file, without its folder.</summary>
+    public string FileName => Path.GetFileName(path);
+
+    /// <summary>When the file was written last, in UTC.</summary>
+    public DateTimeOffset SavedAt => new(File.GetLastWriteTimeUtc(path));
+
+    /// <summary>What was damaged in the file when it was opened, in the words of the database; null when nothing was.</summary>
+    public string? Damaged { get; private set; }
 
     /// <summary>The newest version of the tables that this program knows.</summary>
     public static int NewestVersion => Migrations().Count;
@@ -24,46 +42,103 @@ public sealed class Database
     /// <exception cref="StoreException">The file is damaged, of a newer program, locked, or cannot be written.</exception>
     public static Database Open(string path, long mostPages = 0)
     {
-        var database = new Database(
-            new SqliteConnectionStringBuilder
-            {
-                DataSource = path,
-                ForeignKeys = true,
-                DefaultTimeout = BusySeconds,
-                // The limit belongs to a connection, which nobody else may get afterwards.
-                Pooling = mostPages == 0,
-            }.ToString(),
-            mostPages
-        );
+        var database = new Database(path, mostPages);
         try
         {
-            using var connection = database.Connect();
-            Execute(connection, "PRAGMA journal_mode = WAL");
-            Migrate(connection);
+            SetUp(database.keeper, mostPages);
+            Execute(database.keeper, "PRAGMA journal_mode = WAL");
+            Migrate(database.keeper);
+            database.Damaged = Rows.ReadAsFar(database.keeper, "PRAGMA quick_check(1)", row => row.GetString(0)) switch
+            {
+                (_, { } damage) => damage.InnerException!.Message,
+                (["ok"], null) => null,
+                var (found, _) => found[0],
+            };
             return database;
         }
-        catch (SqliteException error)
+        catch (Exception error)
         {
-            throw new StoreException(
-                $"The data file {System.IO.Path.GetFileName(path)} cannot be opened: {Explain(error)}",
-                error
-            );
+            database.Dispose();
+            if (error is not SqliteException reported)
+                throw;
+            throw new StoreException($"{database.Explain(reported)} The program cannot open it.", error);
         }
     }
 
-    /// <summary>A new connection, open and set up. The caller disposes it.</summary>
+    /// <summary>A new connection, open and set up. The caller disposes it. When the file no longer lies where it was, it leads to a copy
+    /// of what was in it: that can be read, and <see cref="Begin"/> refuses to write there.</summary>
     public SqliteConnection Connect()
     {
+        lock (keeping)
+        {
+            if (MovedFile.IsBehind(keeper))
+                return Copy();
+        }
+
         var connection = new SqliteConnection(connectionString);
+        SetUp(connection, mostPages);
+        return connection;
+    }
+
+    /// <summary>Begins to write.</summary>
+    /// <exception cref="StoreException">The file no longer lies where it was.</exception>
+    public SqliteTransaction Begin(SqliteConnection connection)
+    {
+        ThrowIfGone(connection);
+        return connection.BeginTransaction(deferred: false);
+    }
+
+    /// <summary>Ends writing; what was written is in the file then.</summary>
+    /// <exception cref="StoreException">The file no longer lies where it was: nobody may be told that it was saved.</exception>
+    public void Commit(SqliteTransaction transaction)
+    {
+        var connection = transaction.Connection!;
+        transaction.Commit();
+        ThrowIfGone(connection);
+    }
+
+    /// <inheritdoc />
+    public void Dispose() => keeper.Dispose();
+
+    private void ThrowIfGone(SqliteConnection connection)
+    {
+        if (MovedFile.IsBehind(connection))
+            throw new StoreException(
+                $"Not saved: the data file {FileName} was moved, deleted or replaced while the program ran. What it held can be read and exported until the program ends. Put the file back where it was, or export your craft and start the program again."
+            );
+    }
+
+    private SqliteConnection Copy()
+    {
+        var copy = new SqliteConnection("Data Source=:memory:");
+        copy.Open();
+        keeper.BackupDatabase(copy);
+        return copy;
+    }
+
+    private string ConnectionString(SqliteOpenMode mode) =>
+        new SqliteConnectionStringBuilder
+        {
+            DataSource = path,
+            Mode = mode,
+            ForeignKeys = true,
+            DefaultTimeout = BusySeconds,
+            // The limit belongs to a connection, which nobody else may get afterwards. The keeper must be nobody else's either.
+            Pooling = mode == SqliteOpenMode.ReadWrite && mostPages == 0,
+        }.ToString();
+
+    private static void SetUp(SqliteConnection connection, long mostPages)
+    {
         connection.Open();
         Execute(connection, "PRAGMA synchronous = FULL");
         if (mostPages > 0)
             Execute(connection, string.Create(CultureInfo.InvariantCulture, $"PRAGMA max_page_count = {mostPages}"));
-        return connection;
     }
 
-    /// <summary>What a database error means for the pilot, in one sentence.</summary>
-    public static string Explain(SqliteException error) =>
+    /// <summary>What a database error means for the pilot, in a sentence that names the file.</summary>
+    public string Explain(SqliteException error) => $"The data file {FileName}: {Meaning(error)}";
+
+    private static string Meaning(SqliteException error) =>
         error.SqliteErrorCode switch
         {
             5 or 6 => "another program holds it locked. Close that program and try again.",

@@ -11,4 +11,7 @@ public enum DocumentKind
 
     /// <summary>A radio system that a pilot has written down.</summary>
     LinkProfile,
+
+    /// <summary>The data file itself.</summary>
+    DataFile,
 }

@@ -18,15 +18,18 @@ public sealed class EvidenceStore(Database database, TimeProvider clock)
     {
         var now = clock.GetUtcNow();
         using var connection = database.Connect();
-        using var command = connection.CreateCommand();
-        command.CommandText =
-            "INSERT INTO evidence (setup_id, kind, taken_at, record, basis) VALUES ($setup, $kind, $at, $record, $basis) RETURNING id";
-        command.Parameters.AddWithValue("$setup", setupId);
-        command.Parameters.AddWithValue("$kind", Word(kind));
-        command.Parameters.AddWithValue("$at", now.ToString("O", CultureInfo.InvariantCulture));
-        command.Parameters.AddWithValue("$record", JsonSerializer.Serialize(record, SetupJson.Options));
-        command.Parameters.AddWithValue("$basis", JsonSerializer.Serialize(basis, SetupJson.Options));
+        using var transaction = database.Begin(connection);
+        using var command = Rows.Command(
+            connection,
+            "INSERT INTO evidence (setup_id, kind, taken_at, record, basis) VALUES ($setup, $kind, $at, $record, $basis) RETURNING id",
+            ("$setup", setupId),
+            ("$kind", Word(kind)),
+            ("$at", now.ToString("O", CultureInfo.InvariantCulture)),
+            ("$record", JsonSerializer.Serialize(record, SetupJson.Options)),
+            ("$basis", JsonSerializer.Serialize(basis, SetupJson.Options))
+        );
         var id = Convert.ToInt64(command.ExecuteScalar(), CultureInfo.InvariantCulture);
+        database.Commit(transaction);
         return new StoredEvidence<T>(id, now, record, basis);
     }
 
@@ -34,19 +37,21 @@ public sealed class EvidenceStore(Database database, TimeProvider clock)
     public IReadOnlyList<StoredEvidence<T>> List<T>(string setupId, EvidenceKind kind)
         where T : class =>
         [
-            .. Rows(
-                    "WHERE setup_id = $setup AND kind = $kind ORDER BY id DESC",
-                    ("$setup", setupId),
-                    ("$kind", Word(kind))
-                )
-                .Select(row => Stored<T>(row).Evidence)
+            .. Find(
+                "WHERE setup_id = $setup AND kind = $kind ORDER BY id DESC",
+                ("$setup", setupId),
+                ("$kind", Word(kind))
+            )
+                .Rows.Select(row => Stored<T>(row).Evidence)
                 .OfType<StoredEvidence<T>>(),
         ];
 
     /// <summary>What was recorded of any setup and cannot be read, or is of a kind that this program does not know; the oldest first.</summary>
-    public IReadOnlyList<UnreadableDocument> Unreadable() =>
-        [
-            .. from row in Rows("ORDER BY id")
+    public IReadOnlyList<UnreadableDocument> Unreadable()
+    {
+        var (rows, damage) = Find("ORDER BY id");
+        var unreadable =
+            from row in rows
             let reason = row.Kind switch
             {
                 Bind => Stored<BindRecord>(row).Reason,
@@ -62,12 +67,13 @@ public sealed class EvidenceStore(Database database, TimeProvider clock)
                 null,
                 row.TakenAt,
                 reason
-            ),
-        ];
+            );
+        return [.. unreadable, .. UnreadableDocument.Beyond(DocumentKind.Evidence, rows.Count, damage)];
+    }
 
     /// <summary>A record with what it depends on, as both are stored; null when there is none of that number.</summary>
     public string? Text(long id) =>
-        Rows("WHERE id = $id", ("$id", id)) is [var row] ? $"{row.Record}\n{row.Basis}\n" : null;
+        Find("WHERE id = $id", ("$id", id)).Rows is [var row] ? $"{row.Record}\n{row.Basis}\n" : null;
 
     private static (StoredEvidence<T>? Evidence, string? Reason) Stored<T>(Row row)
         where T : class
@@ -88,29 +94,22 @@ public sealed class EvidenceStore(Database database, TimeProvider clock)
         string Basis
     );
 
-    private List<Row> Rows(string which, params (string Name, object Value)[] values)
+    private (List<Row> Rows, DamagedException? Damage) Find(string which, params (string Name, object? Value)[] values)
     {
         using var connection = database.Connect();
-        using var command = connection.CreateCommand();
-#pragma warning disable CA2100 // Every text is a constant of this class; values are parameters.
-        command.CommandText = "SELECT id, setup_id, kind, taken_at, record, basis FROM evidence " + which;
-#pragma warning restore CA2100
-        foreach (var (name, value) in values)
-            command.Parameters.AddWithValue(name, value);
-        using var rows = command.ExecuteReader();
-        var found = new List<Row>();
-        while (rows.Read())
-            found.Add(
-                new Row(
-                    rows.GetInt64(0),
-                    rows.GetString(1),
-                    rows.GetString(2),
-                    DateTimeOffset.Parse(rows.GetString(3), CultureInfo.InvariantCulture, DateTimeStyles.RoundtripKind),
-                    rows.GetString(4),
-                    rows.GetString(5)
-                )
-            );
-        return found;
+        return Rows.ReadAsFar(
+            connection,
+            "SELECT id, setup_id, kind, taken_at, record, basis FROM evidence " + which,
+            row => new Row(
+                row.GetInt64(0),
+                row.GetString(1),
+                row.GetString(2),
+                DateTimeOffset.Parse(row.GetString(3), CultureInfo.InvariantCulture, DateTimeStyles.RoundtripKind),
+                row.GetString(4),
+                row.GetString(5)
+            ),
+            values
+        );
     }
 
     private const string Bind = "bind";

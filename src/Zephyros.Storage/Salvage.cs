@@ -3,11 +3,11 @@ using System.Globalization;
 namespace Zephyros.Storage;
 
 /// <summary>What is in the data file and cannot be read, to be shown as such and taken away as it is.</summary>
-public sealed class Salvage(SetupStore setups, EvidenceStore evidence, LinkProfileStore profiles)
+public sealed class Salvage(Database database, SetupStore setups, EvidenceStore evidence, LinkProfileStore profiles)
 {
-    /// <summary>All of it, setups first.</summary>
+    /// <summary>All of it: the file itself when it is damaged, then setups first.</summary>
     public IReadOnlyList<UnreadableDocument> List() =>
-        [.. setups.Unreadable(), .. evidence.Unreadable(), .. profiles.Unreadable()];
+        [.. OfFile(), .. setups.Unreadable(), .. evidence.Unreadable(), .. profiles.Unreadable()];
 
     /// <summary>The text of a document as it is stored, readable or not; null when there is none.</summary>
     public string? Text(DocumentKind kind, string id) =>
@@ -18,6 +18,21 @@ public sealed class Salvage(SetupStore setups, EvidenceStore evidence, LinkProfi
                 ? evidence.Text(number)
                 : null,
             DocumentKind.LinkProfile => profiles.Text(id),
+            DocumentKind.DataFile => null,
             _ => throw new ArgumentOutOfRangeException(nameof(kind)),
         };
+
+    private IEnumerable<UnreadableDocument> OfFile()
+    {
+        if (database.Damaged is { } damage)
+            yield return new UnreadableDocument(
+                DocumentKind.DataFile,
+                database.FileName,
+                "",
+                database.FileName,
+                null,
+                database.SavedAt,
+                $"Pages of it are damaged ({damage.ReplaceLineEndings(" ")}). Export every craft that still opens, end the program, put the file aside and restore a copy, or load what you exported."
+            );
+    }
 }

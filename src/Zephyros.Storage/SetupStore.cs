@@ -61,14 +61,30 @@ public sealed class SetupStore
                         Reason(reading),
                         Parent(connection, id, head.Shows)?.Title
                     )
-                    : null
+                    : null,
+            id => new UnreadableDocument(
+                DocumentKind.Setup,
+                id,
+                id,
+                id,
+                null,
+                null,
+                "The data file is damaged where it stands. What can be taken away is its newest revision that can be read, if there is one."
+            )
         );
 
-    /// <summary>The text of a setup as it is stored; null when there is none of that id.</summary>
+    /// <summary>The text of a setup as it is stored, or as far back as the file is damaged; null when there is none.</summary>
     public string? Text(string id)
     {
         using var connection = database.Connect();
-        return HeadOf(connection, id)?.Document;
+        try
+        {
+            return HeadOf(connection, id)?.Document;
+        }
+        catch (DamagedException)
+        {
+            return NewestText(connection, id);
+        }
     }
 
     /// <summary>A setup as it stands, or null when there is none of that id.</summary>
@@ -84,7 +100,7 @@ public sealed class SetupStore
     public IReadOnlyList<RevisionEntry> History(string id)
     {
         using var connection = database.Connect();
-        return Read(
+        return Rows.Read(
             connection,
             "SELECT number, kind, title, shows, saved_at FROM revisions WHERE setup_id = $id ORDER BY number DESC",
             row => new RevisionEntry(
@@ -103,7 +119,7 @@ public sealed class SetupStore
     public Setup? At(string id, int revision)
     {
         using var connection = database.Connect();
-        return Read(
+        return Rows.Read(
                 connection,
                 "SELECT d.document FROM revisions r JOIN revisions d ON d.setup_id = r.setup_id AND d.number = r.shows "
                     + "WHERE r.setup_id = $id AND r.number = $number",
@@ -118,12 +134,12 @@ public sealed class SetupStore
     public StoredSetup Create(Setup setup, string title)
     {
         using var connection = database.Connect();
-        using var transaction = connection.BeginTransaction(deferred: false);
+        using var transaction = database.Begin(connection);
         var id = NewId(connection, setup.Craft.Name);
         Write(connection, "INSERT INTO setups (id, created_at) VALUES ($id, $at)", ("$id", id), ("$at", Now()));
         Insert(connection, id, 1, RevisionKind.Create, title, shows: 1, parent: null, setup);
         var stored = Current(connection, id)!;
-        transaction.Commit();
+        database.Commit(transaction);
         return stored;
     }
 
@@ -167,7 +183,7 @@ public sealed class SetupStore
     private SaveResult Append(string id, int startedFrom, Func<SqliteConnection, Head, bool> write)
     {
         using var connection = database.Connect();
-        using var transaction = connection.BeginTransaction(deferred: false);
+        using var transaction = database.Begin(connection);
         // What stands there need not be readable: an undo leads away from it.
         if (HeadOf(connection, id) is not { } head)
             return new SaveResult(SaveOutcome.NotFound, null);
@@ -176,16 +192,62 @@ public sealed class SetupStore
         if (!write(connection, head))
             return new SaveResult(SaveOutcome.NothingToDo, Current(connection, id));
         var saved = Current(connection, id);
-        transaction.Commit();
+        database.Commit(transaction);
         return new SaveResult(SaveOutcome.Saved, saved);
     }
 
-    private List<T> Each<T>(Func<SqliteConnection, string, Head, T?> make)
+    private List<T> Each<T>(Func<SqliteConnection, string, Head, T?> make, Func<string, T>? damaged = null)
         where T : class
     {
         using var connection = database.Connect();
         using var transaction = connection.BeginTransaction(deferred: true);
-        return [.. Ids(connection).Select(id => make(connection, id, HeadOf(connection, id)!.Value)).OfType<T>()];
+        return [.. Ids(connection).Select(Made).OfType<T>()];
+
+        T? Made(string id)
+        {
+            try
+            {
+                return HeadOf(connection, id) is { } head ? make(connection, id, head) : damaged?.Invoke(id);
+            }
+            catch (DamagedException)
+            {
+                return damaged?.Invoke(id);
+            }
+        }
+    }
+
+    // The index may be what is damaged.
+    private static string? NewestText(SqliteConnection connection, string id)
+    {
+        var numbers = Rows.Read(
+            connection,
+            "SELECT number FROM revisions NOT INDEXED WHERE setup_id = $id ORDER BY number DESC",
+            row => row.GetInt32(0),
+            ("$id", id)
+        );
+        foreach (var number in numbers)
+        {
+            try
+            {
+                if (
+                    Rows.Read(
+                        connection,
+                        "SELECT document FROM revisions NOT INDEXED WHERE setup_id = $id AND number = $n AND document IS NOT NULL",
+                        row => row.GetString(0),
+                        ("$id", id),
+                        ("$n", number)
+                    )
+                    is [var text]
+                )
+                    return text;
+            }
+            catch (DamagedException)
+            {
+                // An older one may lie elsewhere.
+            }
+        }
+
+        return null;
     }
 
     private StoredSetup? Current(SqliteConnection connection, string id) =>
@@ -205,7 +267,7 @@ public sealed class SetupStore
     private readonly record struct Head(int Number, DateTimeOffset At, int Shows, string Document);
 
     private static Head? HeadOf(SqliteConnection connection, string id) =>
-        Read(
+        Rows.Read(
                 connection,
                 "SELECT r.number, r.saved_at, r.shows, d.document FROM revisions r "
                     + "JOIN revisions d ON d.setup_id = r.setup_id AND d.number = r.shows "
@@ -237,7 +299,8 @@ public sealed class SetupStore
         SqliteConnection connection,
         string sql,
         params (string Name, object? Value)[] values
-    ) => Read(connection, sql, row => ((int, string)?)(row.GetInt32(0), row.GetString(1)), values).FirstOrDefault();
+    ) =>
+        Rows.Read(connection, sql, row => ((int, string)?)(row.GetInt32(0), row.GetString(1)), values).FirstOrDefault();
 
     private bool Point(SqliteConnection connection, string id, int number, RevisionKind kind, string title, int shows)
     {
@@ -291,7 +354,7 @@ public sealed class SetupStore
     private static string Reason(SetupReading reading) => StoredJson.Told(reading.Problems[0]);
 
     private static List<string> Ids(SqliteConnection connection) =>
-        Read(connection, "SELECT id FROM setups ORDER BY id", row => row.GetString(0));
+        Rows.Read(connection, "SELECT id FROM setups ORDER BY id", row => row.GetString(0));
 
     private static string NewId(SqliteConnection connection, string name) =>
         FreeId.Of(Slug(name), Ids(connection).ToHashSet(StringComparer.Ordinal).Contains);
@@ -311,35 +374,9 @@ public sealed class SetupStore
         return text.Length > 0 ? text : "craft";
     }
 
-    private static List<T> Read<T>(
-        SqliteConnection connection,
-        string sql,
-        Func<SqliteDataReader, T> map,
-        params (string Name, object? Value)[] values
-    )
-    {
-        using var command = Command(connection, sql, values);
-        using var reader = command.ExecuteReader();
-        var rows = new List<T>();
-        while (reader.Read())
-            rows.Add(map(reader));
-        return rows;
-    }
-
     private static void Write(SqliteConnection connection, string sql, params (string Name, object? Value)[] values)
     {
-        using var command = Command(connection, sql, values);
+        using var command = Rows.Command(connection, sql, values);
         command.ExecuteNonQuery();
-    }
-
-    private static SqliteCommand Command(SqliteConnection connection, string sql, (string Name, object? Value)[] values)
-    {
-        var command = connection.CreateCommand();
-#pragma warning disable CA2100 // Every text is a constant of this class; values are parameters.
-        command.CommandText = sql;
-#pragma warning restore CA2100
-        foreach (var (name, value) in values)
-            command.Parameters.AddWithValue(name, value ?? DBNull.Value);
-        return command;
     }
 }

@@ -1,7 +1,7 @@
 namespace Zephyros.Storage;
 
 /// <summary>The data file cannot be used as it is; the message says why and what to do. Nothing has been changed.</summary>
-public sealed class StoreException : Exception
+public class StoreException : Exception
 {
     /// <summary>Makes the exception.</summary>
     /// <param name="message">Why, and what to do.</param>

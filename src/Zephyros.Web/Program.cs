@@ -1,5 +1,7 @@
 using System.Globalization;
 using System.Reflection;
+using Microsoft.Data.Sqlite;
+using Microsoft.Extensions.Logging.Console;
 using Zephyros.Core.Setups.Json;
 using Zephyros.Storage;
 using Zephyros.Web.Bench;
@@ -30,6 +32,9 @@ builder.WebHost.ConfigureKestrel(kestrel =>
     kestrel.Limits.MaxConcurrentUpgradedConnections = 64;
 });
 builder.Logging.SetMinimumLevel(LogLevel.Warning);
+builder
+    .Logging.AddConsole(console => console.FormatterName = nameof(PlainLog))
+    .AddConsoleFormatter<PlainLog, ConsoleFormatterOptions>();
 
 // What keeps the program from starting is said below, in a sentence.
 builder.Logging.AddFilter("Microsoft.Extensions.Hosting.Internal.Host", LogLevel.None);
@@ -37,9 +42,10 @@ builder.Logging.AddFilter("Microsoft.Extensions.Hosting.Internal.Host", LogLevel
 // A page that is open holds a stream; ending the program must not wait for it long.
 builder.Services.Configure<HostOptions>(host => host.ShutdownTimeout = TimeSpan.FromSeconds(2));
 builder.Services.AddSingleton(TimeProvider.System);
-builder.Services.AddSingleton(_ =>
+builder.Services.AddSingleton(_ => FolderLock.Take(dataFolder));
+builder.Services.AddSingleton(services =>
 {
-    Directory.CreateDirectory(dataFolder);
+    _ = services.GetRequiredService<FolderLock>();
     return Database.Open(Path.Combine(dataFolder, "zephyros.db"));
 });
 builder.Services.AddSingleton<SetupStore>();
@@ -79,19 +85,7 @@ if (!describes)
 app.UseMiddleware<SecurityHeaders>();
 app.UseMiddleware<KnownMethods>();
 app.UseMiddleware<LocalGuard>();
-app.UseStaticFiles(
-    new StaticFileOptions
-    {
-        // The bundler puts a hash of the contents into these names.
-        OnPrepareResponse = file =>
-            file.Context.Response.Headers.CacheControl = file.Context.Request.Path.StartsWithSegments(
-                "/assets",
-                StringComparison.Ordinal
-            )
-                ? "public, max-age=31536000, immutable"
-                : "no-cache",
-    }
-);
+PackedFiles.Use(app);
 app.UseRouting();
 app.UseRateLimiter();
 var setups = app.MapGroup("/api/setups");
@@ -127,7 +121,7 @@ try
     await app.WaitForShutdownAsync();
     return 0;
 }
-catch (Exception error) when (error is StoreException or IOException or UnauthorizedAccessException)
+catch (Exception error) when (error is StoreException or SqliteException or IOException or UnauthorizedAccessException)
 {
     await Console.Error.WriteLineAsync($"Zephyros does not start. {error.Message}");
     return 1;

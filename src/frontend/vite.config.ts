@@ -1,4 +1,6 @@
-import { readFileSync } from 'node:fs';
+import { readFileSync, writeFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { brotliCompressSync, gzipSync } from 'node:zlib';
 import tailwindcss from '@tailwindcss/vite';
 import react from '@vitejs/plugin-react';
 import type { Plugin } from 'vite';
@@ -18,8 +20,22 @@ const fontLicences: Plugin = {
   },
 };
 
+// Scripts and styles are packed once, here, as tightly as can be. Fonts are packed already.
+const packed: Plugin = {
+  name: 'packed',
+  apply: 'build',
+  writeBundle({ dir = '' }, bundle) {
+    for (const name of Object.keys(bundle).filter((n) => /\.(js|css)$/.test(n))) {
+      const file = join(dir, name);
+      const plain = readFileSync(file);
+      writeFileSync(`${file}.br`, brotliCompressSync(plain));
+      writeFileSync(`${file}.gz`, gzipSync(plain, { level: 9 }));
+    }
+  },
+};
+
 export default defineConfig({
-  plugins: [react(), tailwindcss(), fontLicences],
+  plugins: [react(), tailwindcss(), fontLicences, packed],
   build: {
     outDir: '../../artifacts/app/wwwroot',
     emptyOutDir: true,

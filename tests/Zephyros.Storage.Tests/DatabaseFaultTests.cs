@@ -43,7 +43,8 @@ public sealed class DatabaseFaultTests : IDisposable
         var wren = TemporaryStore.Demo("wren");
         var id = temporary.Store.Create(wren, "new").Id;
         var pages = new FileInfo(temporary.File).Length / 4096;
-        var full = new SetupStore(Database.Open(temporary.File, mostPages: pages + 4), TimeProvider.System);
+        var database = Database.Open(temporary.File, mostPages: pages + 4);
+        var full = new SetupStore(database, TimeProvider.System);
         var saved = 1;
         var error = Assert.Throws<SqliteException>(() =>
         {
@@ -53,7 +54,10 @@ public sealed class DatabaseFaultTests : IDisposable
             )
                 saved++;
         });
-        Assert.Equal("the disk is full. Make room and try again; nothing was changed.", Database.Explain(error));
+        Assert.Equal(
+            "The data file zephyros.db: the disk is full. Make room and try again; nothing was changed.",
+            database.Explain(error)
+        );
         // What was acknowledged is there, and nothing of what was not; with room it goes on.
         Assert.Throws<SqliteException>(() => full.Create(wren, "another"));
         var again = temporary.Open();
@@ -90,8 +94,13 @@ public sealed class DatabaseFaultTests : IDisposable
     [InlineData(14, "cannot be reached")]
     [InlineData(26, "no data file")]
     [InlineData(1, "as it was said")]
-    public void What_the_database_reports_is_said_in_a_sentence(int code, string says) =>
-        Assert.Contains(says, Database.Explain(new SqliteException("as it was said", code)), StringComparison.Ordinal);
+    public void What_the_database_reports_is_said_in_a_sentence(int code, string says)
+    {
+        using var database = Database.Open(temporary.File);
+        var said = database.Explain(new SqliteException("as it was said", code));
+        Assert.StartsWith("The data file zephyros.db: ", said, StringComparison.Ordinal);
+        Assert.Contains(says, said, StringComparison.Ordinal);
+    }
 
     // Each step of the tables is taken once and leaves its number.
     [Fact]

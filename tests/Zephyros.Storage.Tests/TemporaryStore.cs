@@ -9,7 +9,9 @@ internal sealed class TemporaryStore : IDisposable
 {
     private readonly DirectoryInfo folder = Directory.CreateTempSubdirectory("zephyros-test-");
 
-    public TemporaryStore() => Store = Open();
+    public TemporaryStore() => Store = new(Database = Database.Open(File), TimeProvider.System);
+
+    public Database Database { get; }
 
     public SetupStore Store { get; }
 

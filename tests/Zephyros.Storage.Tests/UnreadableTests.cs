@@ -38,7 +38,7 @@ public sealed class UnreadableTests : IDisposable
             { new string('[', 5000), "wren", "Not JSON" },
         };
 
-    private Salvage Salvage => new(temporary.Store, evidence, profiles);
+    private Salvage Salvage => new(database, temporary.Store, evidence, profiles);
 
     public void Dispose() => temporary.Dispose();
 

@@ -112,7 +112,7 @@ internal sealed class BenchHub(BenchRooms rooms) : Hub
         {
             return rooms.Enter(setup) ?? throw new HubException($"There is no setup \"{setup}\".");
         }
-        catch (UnreadableException error)
+        catch (Exception error) when (error is UnreadableException or StoreException)
         {
             throw new HubException(error.Message, error);
         }

@@ -18,8 +18,8 @@ internal sealed class ExceptionProblems : IExceptionHandler
         {
             SqliteException error => Problem.Of(
                 StatusCodes.Status503ServiceUnavailable,
-                "Not saved",
-                $"The data file: {Database.Explain(error)}"
+                "Data file",
+                httpContext.RequestServices.GetRequiredService<Database>().Explain(error)
             ),
             StoreException error => Problem.Of(StatusCodes.Status503ServiceUnavailable, "Data file", error.Message),
             UnreadableException error => Problem.Of(

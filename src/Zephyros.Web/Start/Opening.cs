@@ -46,7 +46,8 @@ internal sealed class Opening(IServiceProvider services, IConfiguration configur
     private void Open()
     {
         var store = services.GetRequiredService<SetupStore>();
-        if (configuration.GetValue("demo", false))
+        // A damaged file is opened for what can still be read of it, and nothing is put into it.
+        if (configuration.GetValue("demo", false) && services.GetRequiredService<Database>().Damaged is null)
             DemoData.LoadIntoEmpty(store, Path.Combine(AppContext.BaseDirectory, "demo"));
     }
 }

@@ -9,6 +9,7 @@ const KINDS: Record<UnreadableDocument['kind'], string> = {
   setup: 'Setup',
   evidence: 'Evidence',
   'link-profile': 'Radio system',
+  'data-file': 'Data file',
 };
 
 /** What is stored and cannot be read: shown as such, and given away as it is. Nothing when all can be read. */
@@ -53,17 +54,24 @@ function UnreadableRow({ document }: { document: UnreadableDocument }) {
     mutationFn: () =>
       api.DELETE('/api/link-profiles/{profile}', { params: { path: { profile: id } } }).then(() => null),
   });
-  const called = kind === 'evidence' ? `${KINDS[kind]} ${id} of ${setup}: ${name}` : `${KINDS[kind]} ${name}`;
+  const called = kind === 'evidence' && id ? `${KINDS[kind]} ${id} of ${setup}: ${name}` : `${KINDS[kind]} ${name}`;
+  // Of a damaged list only its place is known.
+  const hasText = id !== '' && kind !== 'data-file';
   return (
     <li className="flex flex-wrap items-center gap-x-6 gap-y-2 border-b border-line py-4">
       <div className="min-w-0 flex-1 basis-80">
         <h3 className="text-lg font-bold">{called}</h3>
         <p className="text-[0.93rem] wrap-anywhere">{reason}</p>
         <p className="text-[0.87rem] text-soft">
-          {revision !== null && `revision ${revision} · `}saved{' '}
-          <time dateTime={document.savedAt}>
-            {new Date(document.savedAt).toLocaleString(undefined, { dateStyle: 'medium', timeStyle: 'short' })}
-          </time>
+          {revision !== null && `revision ${revision} · `}
+          {document.savedAt && (
+            <>
+              saved{' '}
+              <time dateTime={document.savedAt}>
+                {new Date(document.savedAt).toLocaleString(undefined, { dateStyle: 'medium', timeStyle: 'short' })}
+              </time>
+            </>
+          )}
         </p>
         {undo.error && (
           <p role="alert" className="font-semibold text-rust">
@@ -82,13 +90,15 @@ function UnreadableRow({ document }: { document: UnreadableDocument }) {
             Forget it
           </Button>
         )}
-        <a
-          className="inline-flex min-h-8 items-center gap-1.5 rounded border border-line bg-sheet px-2.5 text-sm font-semibold hover:border-ink"
-          href={`/api/stored/${kind}/${id}`}
-          download
-        >
-          <Download size={16} aria-hidden /> Take its file away
-        </a>
+        {hasText && (
+          <a
+            className="inline-flex min-h-8 items-center gap-1.5 rounded border border-line bg-sheet px-2.5 text-sm font-semibold hover:border-ink"
+            href={`/api/stored/${kind}/${id}`}
+            download
+          >
+            <Download size={16} aria-hidden /> Take its file away
+          </a>
+        )}
       </div>
     </li>
   );
