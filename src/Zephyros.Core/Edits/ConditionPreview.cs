@@ -21,15 +21,18 @@ public sealed record ConditionPreview(string Sentence, string? Caution, IReadOnl
         var at = id ?? string.Concat(setup.Model.Conditions.Keys.Append("x").MaxBy(k => k.Length), "x");
         var model = setup.Model with { Conditions = setup.Model.Conditions.SetItem(at, condition) };
         var place = $"/model/conditions/{at}";
-        SetupProblem[] problems =
+        var problems = SetupValidator.Check(setup with { Model = model });
+        SetupProblem[] own =
         [
-            .. SetupValidator
-                .Check(setup with { Model = model })
+            .. problems
                 .Where(p => p.Place == place || p.Place.StartsWith(place + "/", StringComparison.Ordinal))
                 .Select(p => p with { Place = p.Place[place.Length..] }),
         ];
-        if (problems.Length > 0)
-            return new ConditionPreview("", null, problems);
+        if (own.Length > 0)
+            return new ConditionPreview("", null, own);
+        // With something wrong elsewhere, such as its id, nothing can be said of it.
+        if (problems.Count > 0)
+            return new ConditionPreview("", null, [.. problems.Select(p => p with { Place = "" })]);
         var graph = ModelGraph.Of(model);
         var sentence = new ModelWords(setup.Transmitter, model).Of(condition.Test);
         var isInRing = graph.Cycles.Any(ring => ring.Contains(new ModelNode(NodeKind.Condition, at)));

@@ -48,6 +48,17 @@ public sealed class ConditionPreviewTests
         Assert.Contains(preview.Problems, p => p.Place == "/test/of/1/condition");
     }
 
+    [Theory]
+    [InlineData("-1")]
+    [InlineData("")]
+    [InlineData("Not an id")]
+    public void Of_one_with_a_wrong_id_nothing_is_said_but_that(string id)
+    {
+        var preview = ConditionPreview.Of(Setup, id, Made(Holds("nobody")));
+        Assert.Equal(("", null), (preview.Sentence, preview.Caution));
+        Assert.NotEmpty(preview.Problems);
+    }
+
     private static Condition Made(Test test) => new() { Label = "Trial", Test = test };
 
     private static ConditionPreview Look(string? id, Test test) => ConditionPreview.Of(Setup, id, Made(test));
