@@ -27,9 +27,6 @@ public sealed class Database : IDisposable
     /// <summary>The name of the file, without its folder.</summary>
     public string FileName => Path.GetFileName(path);
 
-    /// <summary>When the file was written last, in UTC.</summary>
-    public DateTimeOffset SavedAt => new(File.GetLastWriteTimeUtc(path));
-
     /// <summary>What was damaged in the file when it was opened, in the words of the database; null when nothing was.</summary>
     public string? Damaged { get; private set; }
 
@@ -52,7 +49,8 @@ public sealed class Database : IDisposable
             {
                 (_, { } damage) => damage.InnerException!.Message,
                 (["ok"], null) => null,
-                var (found, _) => found[0],
+                // "*** in database main ***", and what on the next line.
+                var (found, _) => found[0].Split('\n')[^1],
             };
             return database;
         }
@@ -62,6 +60,20 @@ public sealed class Database : IDisposable
             if (error is not SqliteException reported)
                 throw;
             throw new StoreException($"{database.Explain(reported)} The program cannot open it.", error);
+        }
+    }
+
+    /// <summary>What it means for the pilot that the file is gone.</summary>
+    internal string Gone =>
+        $"The data file {FileName} was moved, deleted or replaced while the program ran: nothing can be saved. What it held can be read and exported until the program ends. Put the file back where it was, or export your craft and start the program again.";
+
+    /// <summary>True while the file does not lie where it was opened; nothing is saved then.</summary>
+    public bool IsGone
+    {
+        get
+        {
+            lock (keeping)
+                return MovedFile.IsBehind(keeper);
         }
     }
 
@@ -103,9 +115,7 @@ public sealed class Database : IDisposable
     private void ThrowIfGone(SqliteConnection connection)
     {
         if (MovedFile.IsBehind(connection))
-            throw new StoreException(
-                $"Not saved: the data file {FileName} was moved, deleted or replaced while the program ran. What it held can be read and exported until the program ends. Put the file back where it was, or export your craft and start the program again."
-            );
+            throw new StoreException($"Not saved. {Gone}");
     }
 
     private SqliteConnection Copy()

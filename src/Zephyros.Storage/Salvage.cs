@@ -22,17 +22,19 @@ public sealed class Salvage(Database database, SetupStore setups, EvidenceStore 
             _ => throw new ArgumentOutOfRangeException(nameof(kind)),
         };
 
-    private IEnumerable<UnreadableDocument> OfFile()
-    {
-        if (database.Damaged is { } damage)
-            yield return new UnreadableDocument(
-                DocumentKind.DataFile,
-                database.FileName,
-                "",
-                database.FileName,
-                null,
-                database.SavedAt,
-                $"Pages of it are damaged ({damage.ReplaceLineEndings(" ")}). Export every craft that still opens, end the program, put the file aside and restore a copy, or load what you exported."
-            );
-    }
+    private UnreadableDocument[] OfFile() =>
+        database switch
+        {
+            { IsGone: true } => [OfFile(database.Gone)],
+            { Damaged: { } damage } =>
+            [
+                OfFile(
+                    $"Pages of the data file {database.FileName} are damaged ({damage}). Export every craft that still opens, end the program, put the file aside, and restore a copy or load what you exported."
+                ),
+            ],
+            _ => [],
+        };
+
+    private UnreadableDocument OfFile(string reason) =>
+        new(DocumentKind.DataFile, database.FileName, "", database.FileName, null, null, reason);
 }

@@ -79,11 +79,15 @@ public sealed class LostFileTests : IDisposable
                 ]
         )
             Assert.Contains(
-                "Not saved: the data file zephyros.db was moved",
+                "Not saved. The data file zephyros.db was moved",
                 Assert.Throws<StoreException>(write).Message,
                 StringComparison.Ordinal
             );
         Assert.Equal(1, Assert.Single(temporary.Store.List()).Revision);
         Assert.NotNull(temporary.Store.Find("wren"));
+        Assert.Equal(
+            DocumentKind.DataFile,
+            Assert.Single(new Salvage(temporary.Database, temporary.Store, evidence, profiles).List()).Kind
+        );
     }
 }

@@ -13,6 +13,7 @@ import { Unreadable } from './Unreadable';
 export function Hangar() {
   const setups = useQuery(setupsQuery);
   const unreadable = useQuery(unreadableQuery);
+  const file = unreadable.data?.find((d) => d.kind === 'data-file');
   const wrong = setups.data?.filter((s) => s.findings.length > 0).length ?? 0;
   return (
     <div className="mx-auto max-w-6xl px-6 pb-10 max-sm:px-3">
@@ -33,6 +34,11 @@ export function Hangar() {
             <NewCraft />
           </div>
         </div>
+        {file && (
+          <div className="pt-6">
+            <Notice title={file.reason} />
+          </div>
+        )}
         {setups.isPending && (
           <p className="py-6" role="status">
             Looking for your craft…
@@ -62,7 +68,7 @@ export function Hangar() {
             <CraftRow key={setup.id} setup={setup} />
           ))}
         </ul>
-        <Unreadable documents={unreadable.data ?? []} />
+        <Unreadable documents={unreadable.data?.filter((d) => d !== file) ?? []} isDamaged={file !== undefined} />
         <p className="mt-6 max-w-[80ch] text-[0.93rem] text-soft">
           Propellers off for everything on the bench. A simulated pass is not a bench pass, and a bench pass is not a
           flight test. Local law and licensed practice decide on power, band and flying.

@@ -13,7 +13,14 @@ const KINDS: Record<UnreadableDocument['kind'], string> = {
 };
 
 /** What is stored and cannot be read: shown as such, and given away as it is. Nothing when all can be read. */
-export function Unreadable({ documents }: { documents: readonly UnreadableDocument[] }) {
+export function Unreadable({
+  documents,
+  isDamaged,
+}: {
+  documents: readonly UnreadableDocument[];
+  /** True when the data file itself is told to be damaged or gone. */
+  isDamaged: boolean;
+}) {
   if (documents.length === 0) return null;
   return (
     <section aria-labelledby="unreadable" className="mt-8">
@@ -21,7 +28,8 @@ export function Unreadable({ documents }: { documents: readonly UnreadableDocume
         <FileWarning size={20} aria-hidden /> Cannot be read · {documents.length}
       </h2>
       <p className="text-soft">
-        Damaged, or written by another version of the program. It is kept as it is; everything else works as usual.
+        Damaged, or written by another version of the program. It is kept as it is
+        {isDamaged ? '.' : '; everything else works as usual.'}
       </p>
       <ul>
         {documents.map((document) => (
@@ -55,8 +63,6 @@ function UnreadableRow({ document }: { document: UnreadableDocument }) {
       api.DELETE('/api/link-profiles/{profile}', { params: { path: { profile: id } } }).then(() => null),
   });
   const called = kind === 'evidence' && id ? `${KINDS[kind]} ${id} of ${setup}: ${name}` : `${KINDS[kind]} ${name}`;
-  // Of a damaged list only its place is known.
-  const hasText = id !== '' && kind !== 'data-file';
   return (
     <li className="flex flex-wrap items-center gap-x-6 gap-y-2 border-b border-line py-4">
       <div className="min-w-0 flex-1 basis-80">
@@ -90,7 +96,8 @@ function UnreadableRow({ document }: { document: UnreadableDocument }) {
             Forget it
           </Button>
         )}
-        {hasText && (
+        {/* Of a damaged list only its place is known. */}
+        {id && (
           <a
             className="inline-flex min-h-8 items-center gap-1.5 rounded border border-line bg-sheet px-2.5 text-sm font-semibold hover:border-ink"
             href={`/api/stored/${kind}/${id}`}
