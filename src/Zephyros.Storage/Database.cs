@@ -109,13 +109,18 @@ public sealed class Database : IDisposable
         ThrowIfGone(connection);
     }
 
-    /// <inheritdoc />
-    public void Dispose() => keeper.Dispose();
+    /// <summary>Closes every connection, so that the write-ahead log goes into the file: whoever copies it then has everything.</summary>
+    public void Dispose()
+    {
+        using (var pooled = new SqliteConnection(connectionString))
+            SqliteConnection.ClearPool(pooled);
+        keeper.Dispose();
+    }
 
     private void ThrowIfGone(SqliteConnection connection)
     {
         if (MovedFile.IsBehind(connection))
-            throw new StoreException($"Not saved. {Gone}");
+            throw new StoreException(Gone);
     }
 
     private SqliteConnection Copy()

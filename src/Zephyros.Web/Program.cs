@@ -119,6 +119,7 @@ try
         string.Create(CultureInfo.InvariantCulture, $"Zephyros: {string.Join(' ', app.Urls)}")
     );
     await app.WaitForShutdownAsync();
+    await app.DisposeAsync();
     return 0;
 }
 catch (Exception error) when (error is StoreException or SqliteException or IOException or UnauthorizedAccessException)

@@ -49,6 +49,16 @@ public sealed class LostFileTests : IDisposable
     }
 
     [Fact]
+    public void A_file_that_is_closed_holds_everything_without_another_beside_it()
+    {
+        temporary.Database.Dispose();
+        Assert.False(File.Exists(temporary.File + "-wal"));
+        File.Copy(temporary.File, elsewhere);
+        using var copy = Database.Open(elsewhere);
+        Assert.Single(new SetupStore(copy, TimeProvider.System).List());
+    }
+
+    [Fact]
     public void A_second_program_gets_no_folder_that_is_in_use()
     {
         var folder = Path.GetDirectoryName(temporary.File)!;
@@ -79,7 +89,7 @@ public sealed class LostFileTests : IDisposable
                 ]
         )
             Assert.Contains(
-                "Not saved. The data file zephyros.db was moved",
+                "The data file zephyros.db was moved, deleted or replaced",
                 Assert.Throws<StoreException>(write).Message,
                 StringComparison.Ordinal
             );

@@ -23,14 +23,16 @@ test('a throttle that arrives as roll is followed, put right, undone, and the cr
   await expect(page.getByTestId('at-craft')).toHaveText('205°/s right');
 
   // The finding says what the fault does in the air, and offers two fixes.
-  const finding = page.getByRole('article');
+  const finding = page.getByRole('article').filter({ hasText: 'Throttle arrives as roll' });
   await expect(finding).toContainText('The transmitter sends T A E R, the board reads A E T R.');
   await expect(finding).toContainText('With the throttle down the craft would roll left at full rate');
   await expect(finding.getByRole('button')).toHaveText(['Send A E T R', 'Board reads T A E R']);
 
   await finding.getByRole('button', { name: 'Send A E T R' }).click();
   await expect(page.getByTestId('at-board')).toHaveText('throttle');
-  await expect(page.getByText('Nothing wrong', { exact: true })).toBeVisible();
+  // Not before the proof has ended.
+  const verdict = page.locator('[data-verdict]');
+  await expect(verdict).toHaveText('Nothing wrong so far, the proof goes on');
   await page.getByRole('button', { name: 'Undo it' }).click();
   await expect(page.getByTestId('at-board')).toHaveText('roll');
   await page.keyboard.press('Control+Shift+Z');
@@ -57,7 +59,7 @@ test('a throttle that arrives as roll is followed, put right, undone, and the cr
 
   // Closing and opening shows everything saved; the setup can be taken away and brought back.
   const again = await craft('sandpiper');
-  await expect(again.getByText('Nothing wrong', { exact: true })).toBeVisible();
+  await expect(again.locator('[data-verdict]')).toHaveText('Nothing wrong', { timeout: 60_000 });
   const [download] = await Promise.all([
     again.waitForEvent('download'),
     again.getByRole('link', { name: 'Download this setup as JSON' }).click(),
@@ -96,8 +98,36 @@ test('a new craft starts with an empty memory, gets its arm switch from the find
   await expect(board).toContainText('The board has no arm function.');
   const finding = page.getByRole('article').filter({ hasText: 'Nothing arms this craft yet' });
   await finding.getByRole('button', { name: 'Left shoulder arms on AUX 1' }).click();
-  await expect(page.getByText('Nothing wrong', { exact: true })).toBeVisible();
+  await expect(finding).toBeHidden();
   await expect(page.getByText('The board reads it for Arm.')).toBeVisible();
   await page.getByRole('button', { name: 'Put Left shoulder at far' }).click();
   await expect(board).toContainText('Armed');
+});
+
+test('a craft with which no rule finds a fault is not called right before the proof has ended, nor when it breaks a promise', async ({
+  page,
+  app,
+}) => {
+  // Its order of channels put right, and a limit that its board does not keep.
+  const operations = [
+    { op: 'replace', path: '/board/map', value: 'TAER' },
+    { op: 'replace', path: '/limits/lossNoticedWithin', value: 100 },
+  ];
+  const saved = await fetch(`${app.address}/api/setups/sandpiper/edits`, {
+    method: 'POST',
+    headers: { 'content-type': 'application/json', 'if-match': '"1"' },
+    body: JSON.stringify({ title: 'Ready', operations }),
+  });
+  expect(saved.status).toBe(200);
+  await page.goto(app.address);
+  await expect(page.getByRole('listitem').filter({ hasText: 'Sandpiper' })).toContainText('No rule finds a fault');
+  await page.getByRole('link', { name: 'Sandpiper', exact: true }).click();
+  const verdict = page.locator('[data-verdict]');
+  await expect(verdict).toHaveText(/^Nothing wrong so far/);
+  await expect(verdict).toHaveText('Wrong now · 1', { timeout: 60_000 });
+  const broken = page.getByRole('article').filter({ hasText: 'Not kept:' });
+  await expect(broken).toHaveCount(1);
+  await broken.getByRole('link').click();
+  await expect(page).toHaveURL(/\/proof#/);
+  await expect(page.locator('details[data-testid^="promise-"][open]')).toHaveCount(1);
 });

@@ -35,6 +35,7 @@ export type Condition = Schemas['Condition'];
 export type Test = Schemas['Test'];
 export type ReadyMadeView = Schemas['ReadyMadeView'];
 export type PromiseView = Schemas['PromiseView'];
+export type ProofView = Schemas['ProofView'];
 export type PromiseState = Schemas['PromiseState'];
 export type LossSettings = Schemas['LossSettings'];
 export type LinkSettings = Schemas['LinkSettings'];

@@ -75,7 +75,7 @@ function State({ setup }: { setup: SetupSummary }) {
     <div className="flex flex-col gap-3">
       {setup.findings.length === 0 && (
         <p className="flex items-center gap-2 font-semibold text-moss">
-          <Check size={20} aria-hidden /> Nothing wrong found
+          <Check size={20} aria-hidden /> No rule finds a fault
         </p>
       )}
       <ul className="flex flex-col gap-1 empty:hidden">

@@ -1,6 +1,6 @@
 import clsx from 'clsx';
 import { CircleCheck, CircleDashed, CircleHelp, CircleSlash, OctagonAlert } from 'lucide-react';
-import { useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import type { PromiseState, PromiseView, Setup } from '../api/types';
 import type { Changes } from '../edits/useChanges';
 import { Counterexample } from './Counterexample';
@@ -25,13 +25,19 @@ interface Props {
   revision: number;
   setup: Setup;
   changes: Changes;
+  /** True when a link leads to this one: it is opened and brought into view. */
+  asked: boolean;
 }
 
 /** One promise with its verdict; opened, what it means exactly, what breaks it and what would keep it. */
-export function PromiseRow({ id, promise, revision, setup, changes }: Props) {
+export function PromiseRow({ id, promise, revision, setup, changes, asked }: Props) {
   const { state } = promise;
   const broken = state === 'broken' || state === 'vacuous';
-  const [opened, setOpened] = useState(false);
+  const [opened, setOpened] = useState(asked);
+  const row = useRef<HTMLDetailsElement>(null);
+  useEffect(() => {
+    if (asked) row.current?.scrollIntoView({ block: 'start' });
+  }, [asked]);
   const Icon = ICONS[state];
   const colour = broken
     ? 'text-rust'
@@ -42,6 +48,7 @@ export function PromiseRow({ id, promise, revision, setup, changes }: Props) {
         : 'text-soft';
   return (
     <details
+      ref={row}
       data-testid={`promise-${promise.code}`}
       open={opened}
       onToggle={(event) => setOpened(event.currentTarget.open)}

@@ -1,3 +1,4 @@
+import { useLocation } from 'react-router';
 import { RANGES } from '../api/generated/ranges';
 import type { Setup } from '../api/types';
 import type { Changes } from '../edits/useChanges';
@@ -18,6 +19,7 @@ interface Props {
 /** The promises of the craft: proven in every reachable state, or broken by a sequence that can be read and played. */
 export function ProofStation({ id, setup, changes }: Props) {
   const { proof, error, begin, cancel } = useProof(id);
+  const { hash } = useLocation();
   const promises = [...(proof?.promises ?? [])].sort((a, b) => Number(isOpen(b)) - Number(isOpen(a)));
   const seconds = proof?.seconds ?? 120;
   const current = proof?.promises.find((p) => p.state === 'running');
@@ -65,7 +67,16 @@ export function ProofStation({ id, setup, changes }: Props) {
       <ul className="border-t-2 border-ink">
         {promises.map((promise) => (
           <li key={promise.code} className="border-b border-line">
-            <PromiseRow id={id} promise={promise} revision={proof?.revision ?? 0} setup={setup} changes={changes} />
+            <PromiseRow
+              // One that a link asks for is opened, also when the page stands here already.
+              key={String(hash === `#${promise.code}`)}
+              asked={hash === `#${promise.code}`}
+              id={id}
+              promise={promise}
+              revision={proof?.revision ?? 0}
+              setup={setup}
+              changes={changes}
+            />
           </li>
         ))}
       </ul>

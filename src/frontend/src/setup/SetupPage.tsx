@@ -7,7 +7,7 @@ import type { Finding, SetupDocument, SetupView, Station } from '../api/types';
 import { BenchProvider, useBenchState } from '../bench/BenchProvider';
 import { Dock } from '../bench/Dock';
 import { StandBack } from '../bench/StandBack';
-import { FindingsPanel } from '../findings/FindingsPanel';
+import { VerdictPanel } from './VerdictPanel';
 import { PathRibbon } from '../path/PathRibbon';
 import { isStation, STATION_NAMES } from '../api/stations';
 import { ProofGate } from '../proof/ProofGate';
@@ -136,7 +136,7 @@ function Workbench({ document, view, findings, page }: Props) {
           </section>
           <aside className="relative min-h-0 overflow-y-auto border-line p-4 max-lg:overflow-visible max-lg:border-t lg:border-l">
             <Boundary name="What is wrong" resetKeys={[document.revision]}>
-              <FindingsPanel document={document} findings={findings} changes={changes} />
+              <VerdictPanel document={document} findings={findings} changes={changes} />
             </Boundary>
           </aside>
         </main>

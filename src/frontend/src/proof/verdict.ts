@@ -1,0 +1,15 @@
+import type { ProofView } from '../api/types';
+import { isOpen } from './states';
+
+/** What can be said of a craft in a word. It is right only when the rules find nothing and the proof has ended with every promise
+ *  proven, or kept as it is for a reason of the pilot's. */
+export type Verdict = 'wrong' | 'not-yet' | 'unfinished' | 'right';
+
+/** The verdict of rules and proof together.
+ *  @param findings How many findings are open.
+ *  @param proof The proof, for the same revision; undefined while it is not known. */
+export function verdict(findings: number, proof: ProofView | undefined): Verdict {
+  if (findings > 0 || proof?.promises.some(isOpen)) return 'wrong';
+  if (!proof || proof.running) return 'not-yet';
+  return proof.promises.some((p) => p.state === 'waiting' || p.state === 'running') ? 'unfinished' : 'right';
+}
