@@ -54,7 +54,37 @@ public sealed class CellTests
             .WithChannel("arm", c => c with { Take = Hand("left-dial") });
         foreach (var step in steps)
             setup = setup.WithStep("arm", $"step-{step.Order}", step);
-        var plan = SignalPlan.Compile(setup);
+        AssertAlike(SignalPlan.Compile(setup), how);
+    }
+
+    // One of the two channels that the dial moves follows it slowly: where that comes to rest is looked at in the same way.
+    [Fact]
+    public void No_values_of_a_cell_come_to_rest_apart_where_one_of_two_chains_is_slow()
+    {
+        var setup = Demo.Plain;
+        var other = setup.Model.Channels.First(c => c.Key != "arm" && c.Value.Number.Value > 4).Key;
+        var plan = SignalPlan.Compile(
+            setup
+                .WithChannel(other, c => c with { Take = Hand("left-dial") })
+                .WithCondition("lift", Above(new ChannelSource { Channel = other }, -60))
+                .WithChannel("arm", c => c with { Take = Hand("left-dial") })
+                .WithStep("arm", "lift", new AddStep { Order = 1, With = With(Condition, scale: 5) })
+                .WithStep(
+                    "arm",
+                    "slow",
+                    new SlowStep
+                    {
+                        Order = 2,
+                        Up = new(50),
+                        Down = new(50),
+                    }
+                )
+        );
+        AssertAlike(plan, "slow");
+    }
+
+    private static void AssertAlike(SignalPlan plan, string how)
+    {
         var check = PromiseList.All.SelectMany(p => p.Checks(plan)).First(c => (c.Bits & plan.Board.ArmBits) != 0);
         var scope = new ProofScope(plan, ProofLooks.Of(check));
         var dial = scope.Inputs.Single(i => i.Id == "left-dial");
