@@ -7,28 +7,10 @@ namespace Zephyros.Core.Tests;
 public sealed partial class DependencyRuleTests
 {
     // The path of the signal: a room may use those before it and none after.
-    private static readonly string[] Rooms =
-    [
-        "Units",
-        "Hands",
-        "Model",
-        "Air",
-        "Wire",
-        "Captures",
-        "Board",
-        "Craft",
-        "Setups",
-        "Edits",
-        "ReadyMade",
-        "Path",
-        "Measure",
-        "Findings",
-        "Bench",
-        "Proof",
-        "Fixes",
-        "Symptoms",
-        "Evidence",
-    ];
+    private static readonly string[] Rooms = (
+        "Units Hands Model Air Wire Captures Board Craft Setups "
+        + "Edits ReadyMade Path Measure Findings Bench Proof Fixes Symptoms Evidence"
+    ).Split(' ');
 
     [Fact]
     public void Rooms_use_only_the_rooms_before_them()

@@ -11,22 +11,9 @@ public sealed class BodyFuzzTests : IAsyncDisposable
     private static readonly int Tries = Environment.GetEnvironmentVariable("DEEP") == "1" ? 10_000 : 300;
 
     // Of what the demo craft really have, so that many bodies get past the first check.
-    private static readonly string[] Words =
-    [
-        "sandpiper",
-        "throttle",
-        "roll",
-        "arm",
-        "left-shoulder",
-        "right-shoulder",
-        "cut-on",
-        "distance",
-        "AETR",
-        "",
-        "\u202e",
-        "-1",
-        "x",
-    ];
+    private static readonly string[] Words = (
+        "sandpiper|throttle|roll|arm|left-shoulder|right-shoulder|cut-on|distance|AETR||\u202e|-1|x"
+    ).Split('|');
 
     private static readonly string[] Wrong = ["null", "true", "-1", "1e308", "1e-320", "\"\"", "[]", "[null]", "{}"];
     private static readonly double[] Numbers = [0, 1, 2, -1, 0.5, 100, -100, 1500, 988, 2012, 1e9, -1e9, 1e308];

@@ -10,33 +10,21 @@ public sealed class UploadFuzzTests(TestServer server) : IClassFixture<TestServe
     private const int Lines = 400;
     private static readonly int Tries = Environment.GetEnvironmentVariable("DEEP") == "1" ? 10_000 : 200;
 
-    private static readonly string[] Pieces =
+    private static readonly string[] Pieces = (
+        "#-5|#0|#99999999999999999999|$end|$var wire 1 ! a $end|$timescale 1 fs $end|$timescale 0 s $end"
+        + "|$scope module a $end|0!|x!|zz|b0101 !|r1.5 !|1e400,1|-1,0|NaN,1|\"|\"a\"\"b\",1|,,,,,,,|0;1|0\t1"
+        + "|\u0000|\uFEFF|é|1,5;1"
+    ).Split('|');
+
+    private static readonly Action<List<string>, int, string, Random>[] Harms =
     [
-        "#-5",
-        "#0",
-        "#99999999999999999999",
-        "$end",
-        "$var wire 1 ! a $end",
-        "$timescale 1 fs $end",
-        "$timescale 0 s $end",
-        "$scope module a $end",
-        "0!",
-        "x!",
-        "zz",
-        "b0101 !",
-        "r1.5 !",
-        "1e400,1",
-        "-1,0",
-        "NaN,1",
-        "\"",
-        "\"a\"\"b\",1",
-        ",,,,,,,",
-        "0;1",
-        "0\t1",
-        "\u0000",
-        "\uFEFF",
-        "é",
-        "1,5;1",
+        (lines, at, piece, _) => lines.Insert(at, piece),
+        (lines, at, piece, _) => lines[at] = piece,
+        (lines, at, piece, _) => lines[at] += piece,
+        (lines, at, _, random) => lines.RemoveRange(at, Math.Min(random.Next(50), lines.Count - 1 - at)),
+        (lines, at, _, _) => (lines[at], lines[0]) = (lines[0], lines[at]),
+        (lines, at, piece, random) => lines[at] = string.Concat(Enumerable.Repeat(piece, random.Next(1, 3000))),
+        (lines, at, _, _) => lines.AddRange(lines.Skip(at).Take(100).ToArray()),
     ];
 
     [Fact]
@@ -90,31 +78,7 @@ public sealed class UploadFuzzTests(TestServer server) : IClassFixture<TestServe
         {
             var at = random.Next(lines.Count);
             var piece = Pieces[random.Next(Pieces.Length)];
-            switch (random.Next(7))
-            {
-                case 0:
-                    lines.Insert(at, piece);
-                    break;
-                case 1:
-                    lines[at] = piece;
-                    break;
-                case 2:
-                    lines[at] += piece;
-                    break;
-                case 3:
-                    lines.RemoveRange(at, Math.Min(random.Next(1, 50), lines.Count - at));
-                    lines.Add("");
-                    break;
-                case 4:
-                    (lines[at], lines[0]) = (lines[0], lines[at]);
-                    break;
-                case 5:
-                    lines[at] = string.Concat(Enumerable.Repeat(piece, random.Next(1, 3000)));
-                    break;
-                default:
-                    lines.AddRange(lines.Skip(at).Take(100).ToArray());
-                    break;
-            }
+            Harms[random.Next(Harms.Length)](lines, at, piece, random);
         }
 
         var damaged = string.Join(random.Next(5) == 0 ? "\r\n" : "\n", lines);

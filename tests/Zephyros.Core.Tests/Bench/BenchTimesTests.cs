@@ -121,30 +121,6 @@ public sealed class BenchTimesTests
         Assert.True(bench.TransmitterOn);
     }
 
-    // The throttle climbs by 50 % in each second, however long it stood still before.
-    [Fact]
-    public void A_slow_step_begins_when_its_stick_moves()
-    {
-        var slow = new SlowStep { Order = 9, Up = new(50) };
-        var setup = Demo.Plain.WithStep("throttle", "slow", slow);
-        var bench = new BenchRun(setup);
-        void Sends(double stick) =>
-            Assert.Equal(
-                SignalPlan.Compile(setup).With("throttle", stick).Sent[2].Value,
-                bench.Comparison()[2].Model!.Value.Value,
-                1e-6
-            );
-        bench.AdvanceTo(Ms(5000));
-        bench.Move("throttle", 100);
-        Sends(-100);
-        bench.AdvanceTo(Ms(6000));
-        Sends(-50);
-        bench.AdvanceTo(Ms(9000));
-        Sends(100);
-        bench.Move("throttle", -100);
-        Sends(-100);
-    }
-
     // On its way up for a second, the throttle goes on from where it is, as fast as it may now; a new part begins anew, as after switch-on.
     [Fact]
     public void A_slow_step_goes_on_after_an_edit_of_figures()

@@ -51,20 +51,8 @@ public sealed class FindingRangesRecordedTests
             x => Demo.Plain.WithChannel("arm", c => c with { Number = new((int)x) })
         ),
         new("channels of the link", 4, 32, 1, x => Air(a => a with { Channels = (int)x })),
-        new(
-            "steps of the link on channel 6",
-            2,
-            20,
-            1,
-            x => Air(a => a with { ChannelSteps = a.ChannelSteps.Add(new(6), (int)x) })
-        ),
-        new(
-            "steps of the link on channel 5",
-            2,
-            20,
-            1,
-            x => Air(a => a with { ChannelSteps = a.ChannelSteps.Add(new(5), (int)x) })
-        ),
+        new("steps of the link on channel 6", 2, 20, 1, x => Steps(6, (int)x)),
+        new("steps of the link on channel 5", 2, 20, 1, x => Steps(5, (int)x)),
         new(
             "quality on channel",
             1,
@@ -72,27 +60,9 @@ public sealed class FindingRangesRecordedTests
             1,
             x => Air(a => a with { Receiver = a.Receiver with { QualityOn = (int)x } })
         ),
-        new(
-            "frequency in region 1",
-            800,
-            1000,
-            1,
-            x => Air(a => a with { Region = LinkRegion.One, Frequency = new(x) })
-        ),
-        new(
-            "frequency in region 2",
-            800,
-            1000,
-            1,
-            x => Air(a => a with { Region = LinkRegion.Two, Frequency = new(x) })
-        ),
-        new(
-            "frequency in region 3",
-            800,
-            1000,
-            1,
-            x => Air(a => a with { Region = LinkRegion.Three, Frequency = new(x) })
-        ),
+        new("frequency in region 1", 800, 1000, 1, x => In(LinkRegion.One, x)),
+        new("frequency in region 2", 800, 1000, 1, x => In(LinkRegion.Two, x)),
+        new("frequency in region 3", 800, 1000, 1, x => In(LinkRegion.Three, x)),
         new(
             "wander of channel 5",
             0,
@@ -334,6 +304,12 @@ public sealed class FindingRangesRecordedTests
     }
 
     private static Setup Board(Func<FlightBoard, FlightBoard> change) => Demo.Plain.WithBoard(change);
+
+    private static Setup Steps(int channel, int steps) =>
+        Air(a => a with { ChannelSteps = a.ChannelSteps.Add(new(channel), steps) });
+
+    private static Setup In(LinkRegion region, double frequency) =>
+        Air(a => a with { Region = region, Frequency = new(frequency) });
 
     private static Setup Air(Func<LinkSettings, LinkSettings> change) => Demo.Plain.WithAir(change);
 
