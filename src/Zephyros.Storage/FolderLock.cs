@@ -4,6 +4,9 @@ namespace Zephyros.Storage;
 /// process and goes with it, however it ends.</summary>
 public sealed class FolderLock : IDisposable
 {
+    // EAGAIN of POSIX as Linux numbers it: somebody else holds the lock. Anything else says itself what it is.
+    private const int Held = 11;
+
     private readonly FileStream file;
 
     private FolderLock(FileStream file) => this.file = file;
@@ -24,7 +27,7 @@ public sealed class FolderLock : IDisposable
                 )
             );
         }
-        catch (IOException error) when (error.GetType() == typeof(IOException))
+        catch (IOException error) when (error.HResult == Held)
         {
             throw new StoreException(
                 $"The folder {folder} is used by a Zephyros that runs already. Use that one, end it, or choose another folder with --data.",
