@@ -16,8 +16,13 @@ describe('one verdict', () => {
     ['the proof runs', 0, proof(true, ['proven'], ['running']), 'not-yet'],
     ['the proof runs, all but ended', 0, proof(true, ['proven']), 'not-yet'],
     ['the proof is not known', 0, undefined, 'not-yet'],
+    ['no promise is there', 0, proof(false), 'not-yet'],
     ['the proof was cancelled', 0, proof(false, ['proven'], ['waiting']), 'unfinished'],
   ])('when %s', (_, findings, view, says) => {
     expect(verdict(findings, view)).toBe(says);
+  });
+
+  it('waits for the findings of the revision at hand', () => {
+    expect(verdict(0, proof(false, ['proven']), true)).toBe('not-yet');
   });
 });

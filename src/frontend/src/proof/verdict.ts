@@ -7,9 +7,10 @@ export type Verdict = 'wrong' | 'not-yet' | 'unfinished' | 'right';
 
 /** The verdict of rules and proof together.
  *  @param findings How many findings are open.
- *  @param proof The proof, for the same revision; undefined while it is not known. */
-export function verdict(findings: number, proof: ProofView | undefined): Verdict {
+ *  @param proof The proof, for the same revision; undefined while it is not known.
+ *  @param looking True while the findings may be those of the revision before. */
+export function verdict(findings: number, proof: ProofView | undefined, looking = false): Verdict {
   if (findings > 0 || proof?.promises.some(isOpen)) return 'wrong';
-  if (!proof || proof.running) return 'not-yet';
+  if (looking || !proof || proof.running || proof.promises.length === 0) return 'not-yet';
   return proof.promises.some((p) => p.state === 'waiting' || p.state === 'running') ? 'unfinished' : 'right';
 }

@@ -1,4 +1,6 @@
+import { useIsFetching } from '@tanstack/react-query';
 import { Fragment } from 'react';
+import { findingsQuery } from '../api/queries';
 import type { Finding, ProofView, SetupDocument } from '../api/types';
 import type { Changes } from '../edits/useChanges';
 import { FindingCard } from '../findings/FindingCard';
@@ -22,7 +24,8 @@ export function VerdictPanel({ document, findings, changes }: Props) {
   const open = findings.filter((f) => f.justification === null);
   const kept = findings.filter((f) => f.justification !== null);
   const broken = proof?.promises.filter(isOpen) ?? [];
-  const says = verdict(open.length, proof);
+  const looking = useIsFetching({ queryKey: findingsQuery(document.id).queryKey }) > 0;
+  const says = verdict(open.length, proof, looking);
   return (
     <section aria-labelledby="verdict" className="flex flex-col gap-3">
       <h2 id="verdict" className="text-sm font-bold text-soft" data-verdict={says}>
