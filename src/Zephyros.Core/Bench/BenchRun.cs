@@ -90,8 +90,8 @@ public sealed partial class BenchRun
     public TimeSpan Now => now;
 
     /// <summary>Puts another revision of the setup on the bench. Controls keep their positions where they still have them, and the model
-    /// what it remembers as long as no part of it comes, goes or changes its place; the board
-    /// restarts, disarmed, when anything behind the transmitter changed.</summary>
+    /// what it remembers as long as no part of it comes, goes or changes its place; the board restarts, disarmed, when anything behind
+    /// the transmitter changed.</summary>
     public void Replace(Setup setup)
     {
         Reach();

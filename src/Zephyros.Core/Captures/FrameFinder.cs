@@ -20,7 +20,7 @@ internal static class FrameFinder
         SerialCodec codec,
         IReadOnlyList<SerialByte> bytes,
         double byteTime,
-        double least = 0
+        double least
     )
     {
         var search = codec.CreateSearch();

@@ -146,6 +146,23 @@ public sealed class BenchTimesTests
         Assert.Equal(At(100), After(Slow(50).WithStep("throttle", "more", new LimitStep { Order = 10 })), 1e-6);
     }
 
+    // Two latches of one shape: what was set is known by its id, whatever stands in its place.
+    [Fact]
+    public void A_latch_that_takes_the_place_of_another_is_not_taken_for_it()
+    {
+        Setup Latched(string id) =>
+            Demo
+                .Plain.WithCondition(id, Build.Latch(Build.At("right-shoulder", 2), Build.At("left-back-switch", 2)))
+                .WithOverride("arm", id, 100);
+        var bench = At(1000, Latched("held"));
+        bench.Move("right-shoulder", 2);
+        bench.Move("right-shoulder", 1);
+        bench.Replace(Latched("held").WithControl("left-shoulder", c => c with { Alias = "Wing" }));
+        Assert.True(bench.Snapshot("throttle").Conditions["held"]);
+        bench.Replace(Latched("other"));
+        Assert.False(bench.Snapshot("throttle").Conditions["other"]);
+    }
+
     [Fact]
     public void A_change_of_link_wire_or_board_restarts_the_board_and_no_other_does()
     {

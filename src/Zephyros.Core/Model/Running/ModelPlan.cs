@@ -100,7 +100,13 @@ public sealed class ModelPlan
     public ModelMemory GoOn(ModelPlan before, ModelMemory memory)
     {
         var next = PowerOn();
-        if (next.IsLike(memory) && program.Select(Part).SequenceEqual(before.program.Select(Part)))
+        // The same parts under the same ids: two latches that change places are not the same.
+        if (
+            next.IsLike(memory)
+            && Conditions.SequenceEqual(before.Conditions, StringComparer.Ordinal)
+            && Channels.Select(c => c.Id).SequenceEqual(before.Channels.Select(c => c.Id), StringComparer.Ordinal)
+            && program.Select(Part).SequenceEqual(before.program.Select(Part))
+        )
             next.TakeOver(memory);
         return next;
     }

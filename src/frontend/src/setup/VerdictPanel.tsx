@@ -84,7 +84,7 @@ function Box({ says, proof }: { says: Exclude<Verdict, 'wrong'>; proof: ProofVie
       <p className={right ? 'font-bold text-moss' : 'font-bold'}>
         {right
           ? 'No rule finds a fault, and every promise is proven or kept for a reason.'
-          : `No rule finds a fault on the path. ${left ?? 'All'} promises are still to be proven.`}
+          : `No rule finds a fault on the path. ${left === 1 ? 'One promise is' : `${left ?? 'All'} promises are`} still to be proven.`}
       </p>
       <p className="mt-1 text-[0.93rem]">
         A simulated pass is not a bench pass: with the propellers off, move one stick at a time on the real transmitter
