@@ -13,6 +13,7 @@ const ROOMS = [
   'findings',
   'stations',
   'proof',
+  'work',
   'shell',
   'setup',
   'hangar',

@@ -21,14 +21,19 @@ const pushThrottle = async (page, limiter = 'safe') => {
 };
 const fixed = async (page) => {
   await page.getByRole('button', { name: 'Send A E T R', exact: true }).click();
-  await page.getByText('Nothing wrong', { exact: true }).waitFor();
+  await page.locator('[data-verdict=nothing-wrong]').waitFor({ timeout: 60_000 });
 };
 const arm = async (page) => {
   await page.getByRole('button', { name: 'Left shoulder far' }).first().click();
   await page.getByTestId('board-title').getByText('Armed').waitFor();
-  await page.getByTestId('verdict').getByText('of the promises not kept').waitFor();
+  await page.getByTestId('verdict').getByText('not kept').waitFor();
 };
 
+const ticked = async (page) => {
+  const steps = page.getByRole('button', { name: /^So it is/ });
+  for (let i = 0; i < 3; i++) await steps.nth(i).click();
+  await page.getByText('All 3 ticked.').waitFor();
+};
 const limited = (page) => pushThrottle(page, 'far');
 const straighten = async (page) => {
   await page.getByRole('button', { name: 'Straighten a multi-position switch' }).click();
@@ -37,14 +42,14 @@ const straighten = async (page) => {
 const breakPromise = async (page) => {
   await page.getByTestId('verdict').getByText('/').waitFor();
   await page.getByTestId('promise-no-leap').getByText('broken', { exact: true }).click();
-  await page.getByText('Proven to keep it').waitFor();
+  await page.getByRole('heading', { name: 'Proven to keep it' }).waitFor();
   await page.getByRole('button', { name: 'One step' }).click();
   await page.getByRole('button', { name: 'One step' }).click();
 };
 const taken = async (page) => {
   await page.getByText('states looked at').waitFor();
   await page.getByTestId('promise-functions-reachable').locator('summary').first().click();
-  await page.getByText('Proven to keep it').waitFor({ timeout: 60_000 });
+  await page.getByRole('heading', { name: 'Proven to keep it' }).waitFor({ timeout: 60_000 });
 };
 const record = async (page, kind) => {
   await page.getByRole('button', { name: 'Record the simulated receiver' }).click();
@@ -56,7 +61,15 @@ const editCurve = (page) => page.getByRole('button', { name: /^Curve of|^curve o
 
 const VIEWS = [
   { name: 'hangar', path: '/', main: true },
-  { name: 'setup-fault', path: '/craft/sandpiper/model', prepare: pushThrottle, main: true, themes: ['light', 'dark'] },
+  {
+    name: 'setup-fault',
+    path: '/craft/sandpiper/model',
+    prepare: pushThrottle,
+    main: true,
+    themes: ['light', 'dark'],
+    bench: true,
+  },
+  { name: 'work', path: '/craft/sandpiper/work', prepare: ticked, main: true },
   { name: 'hands', path: '/craft/sandpiper/hands', main: true },
   { name: 'channels', path: '/craft/sandpiper/model', prepare: limited, main: true },
   { name: 'logic', path: '/craft/wren/model?part=logic', main: true },
@@ -77,7 +90,7 @@ const VIEWS = [
     prepare: async (page) => {
       await page.getByTestId('verdict').getByText('/').waitFor();
       await page.getByTestId('promise-changes-announced').getByText('broken', { exact: true }).click();
-      await page.getByText('Proven to keep it').waitFor();
+      await page.getByRole('heading', { name: 'Proven to keep it' }).waitFor();
     },
   },
   { name: 'proof', path: '/craft/wren/proof', prepare: taken, main: true },
@@ -183,7 +196,7 @@ const VIEWS = [
   {
     name: 'compare',
     path: '/craft/wren/board?part=measure',
-    main: true,
+    main: false,
     prepare: async (page) => {
       await page.getByRole('button', { name: 'Read all at once' }).click();
       await page.getByText('Everything is known.').waitFor();
@@ -236,7 +249,7 @@ const VIEWS = [
     path: '/craft/wren/board',
     prepare: (page) => page.getByRole('button', { name: /^Find/ }).click(),
   },
-  { name: 'armed', path: '/craft/wren/board', prepare: arm, main: true },
+  { name: 'armed', path: '/craft/wren/board', prepare: arm, main: true, bench: true },
   { name: 'fixed', path: '/craft/sandpiper/board', prepare: fixed },
 ];
 
@@ -258,6 +271,8 @@ try {
     for (const [suffix, viewport] of sizes)
       for (const theme of themes) {
         const context = await browser.newContext({ viewport, colorScheme: theme, locale: 'en-GB', timezoneId: 'UTC' });
+        // Whatever is done for a picture is done on the whole bench; most show it as the strip that it begins as.
+        await context.addInitScript(() => document.defaultView.localStorage.setItem('zephyros-folded-bench', 'false'));
         const page = await context.newPage();
         page.on('console', (message) => message.type() === 'error' && console.error(`${view.name}: ${message.text()}`));
         page.on('pageerror', (error) => console.error(`${view.name}: ${error}`));
@@ -265,19 +280,14 @@ try {
         await page.getByRole('heading', { level: 1 }).first().waitFor();
         if (view.path === '/') await page.getByText('Sandpiper').waitFor();
         else await page.getByTestId('at-model').getByText('µs').waitFor();
-        if (suffix === '-phone' && view.path !== '/') await page.getByRole('button', { name: 'Unfold bench' }).click();
         await view.prepare?.(page).catch((error) => console.error(`${view.name}${suffix}: ${error}`));
-        if (suffix === '-phone' && view.path !== '/')
-          await page
-            .getByRole('button', { name: 'Fold', exact: true })
-            .click({ timeout: 1000 })
-            .catch(() => undefined);
         // The proof goes on beside everything; a picture shows what it has come to.
         const verdict = page.getByTestId('verdict');
         if ((await verdict.count()) > 0) {
           await verdict.getByText('/').waitFor();
           await verdict.getByText('proving…').waitFor({ state: 'hidden', timeout: 60_000 });
         }
+        if (!view.bench && view.path !== '/') await page.keyboard.press('Alt+b');
         await page.evaluate(() => document.fonts.ready);
         const file = join(folder, `${view.name}${suffix}${theme === 'dark' ? '-dark' : ''}.png`);
         await page.screenshot({ path: file });

@@ -33,6 +33,25 @@ public sealed class EvidenceStore(Database database, TimeProvider clock)
         return new StoredEvidence<T>(id, now, record, basis);
     }
 
+    /// <summary>The number of what was recorded last of a setup; 0 when nothing was, or the file is damaged there.</summary>
+    public long Newest(string setupId)
+    {
+        using var connection = database.Connect();
+        try
+        {
+            return Rows.Read(
+                connection,
+                "SELECT COALESCE(MAX(id), 0) FROM evidence WHERE setup_id = $setup",
+                row => row.GetInt64(0),
+                ("$setup", setupId)
+            )[0];
+        }
+        catch (DamagedException)
+        {
+            return 0;
+        }
+    }
+
     /// <summary>What was recorded of a setup and can be read, the newest first.</summary>
     public IReadOnlyList<StoredEvidence<T>> List<T>(string setupId, EvidenceKind kind)
         where T : class =>
@@ -56,6 +75,7 @@ public sealed class EvidenceStore(Database database, TimeProvider clock)
             {
                 Bind => Stored<BindRecord>(row).Reason,
                 Measurement => Stored<MeasurementRecord>(row).Reason,
+                StoredWord or ReadBack or Tried => Stored<TickRecord>(row).Reason,
                 _ => $"This program does not know evidence of the kind \"{row.Kind}\".",
             }
             where reason is not null
@@ -114,12 +134,18 @@ public sealed class EvidenceStore(Database database, TimeProvider clock)
 
     private const string Bind = "bind";
     private const string Measurement = "measurement";
+    private const string StoredWord = "stored";
+    private const string ReadBack = "read-back";
+    private const string Tried = "tried";
 
     private static string Word(EvidenceKind kind) =>
         kind switch
         {
             EvidenceKind.Bind => Bind,
             EvidenceKind.Measurement => Measurement,
+            EvidenceKind.Stored => StoredWord,
+            EvidenceKind.ReadBack => ReadBack,
+            EvidenceKind.Tried => Tried,
             _ => throw new ArgumentOutOfRangeException(nameof(kind)),
         };
 }

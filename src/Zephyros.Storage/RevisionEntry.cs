@@ -6,4 +6,12 @@ namespace Zephyros.Storage;
 /// <param name="Title">What was done, in words.</param>
 /// <param name="Shows">The revision whose document it shows: itself, or an earlier one after undo and redo.</param>
 /// <param name="SavedAt">When, in UTC.</param>
-public sealed record RevisionEntry(int Number, RevisionKind Kind, string Title, int Shows, DateTimeOffset SavedAt);
+/// <param name="Name">What the pilot calls it, such as "as flown"; empty when nothing.</param>
+public sealed record RevisionEntry(
+    int Number,
+    RevisionKind Kind,
+    string Title,
+    int Shows,
+    DateTimeOffset SavedAt,
+    string Name
+);

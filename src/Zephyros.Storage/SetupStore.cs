@@ -12,7 +12,7 @@ namespace Zephyros.Storage;
 /// <summary>Keeps setups as append-only revisions with an undo cursor. Safe for use by several threads.</summary>
 /// <remarks>History is linear: an undo shows the parent of the edit shown now, a redo the newest edit made from what is shown now,
 /// and a new edit makes what was undone unreachable. Every write is one immediate transaction.</remarks>
-public sealed class SetupStore
+public sealed partial class SetupStore
 {
     private readonly Database database;
     private readonly TimeProvider clock;
@@ -39,11 +39,13 @@ public sealed class SetupStore
         }
     }
 
-    /// <summary>All setups that can be read, as they stand, by id.</summary>
+    /// <summary>All setups that can be read and are not put away, as they stand, by id.</summary>
     public IReadOnlyList<StoredSetup> List() =>
         Each(
             (connection, id, head) =>
-                Parse(id, head.Document).Setup is { } setup ? Stored(connection, id, head, setup) : null
+                AwaySince(connection, id) is null && Parse(id, head.Document).Setup is { } setup
+                    ? Stored(connection, id, head, setup)
+                    : null
         );
 
     /// <summary>The setups that cannot be read as they stand, by id.</summary>
@@ -102,13 +104,16 @@ public sealed class SetupStore
         using var connection = database.Connect();
         return Rows.Read(
             connection,
-            "SELECT number, kind, title, shows, saved_at FROM revisions WHERE setup_id = $id ORDER BY number DESC",
+            "SELECT number, kind, title, shows, saved_at, COALESCE((SELECT name FROM revision_names n "
+                + "WHERE n.setup_id = r.setup_id AND n.number = r.number ORDER BY n.id DESC LIMIT 1), '') "
+                + "FROM revisions r WHERE setup_id = $id ORDER BY number DESC",
             row => new RevisionEntry(
                 row.GetInt32(0),
                 Kind(row.GetString(1)),
                 row.GetString(2),
                 row.GetInt32(3),
-                Time(row.GetString(4))
+                Time(row.GetString(4)),
+                row.GetString(5)
             ),
             ("$id", id)
         );

@@ -13,6 +13,7 @@ using Zephyros.Web.Measuring;
 using Zephyros.Web.Problems;
 using Zephyros.Web.Proofs;
 using Zephyros.Web.Setups;
+using Zephyros.Web.Standing;
 using Zephyros.Web.Start;
 
 var builder = WebApplication.CreateSlimBuilder(
@@ -57,13 +58,19 @@ builder.Services.AddSingleton<Saving>();
 builder.Services.AddSingleton<KnownFindings>();
 builder.Services.AddSingleton<KnownVerdicts>();
 builder.Services.AddSingleton<ProofRuns>();
+builder.Services.AddSingleton<CraftStanding>();
 builder.Services.AddSingleton<CaptureShelf>();
 builder.Services.AddRateLimiter(RequestRoom.Limit);
 builder.Services.AddProblemDetails();
 builder.Services.AddExceptionHandler<ExceptionProblems>();
 builder.Services.ConfigureHttpJsonOptions(json => SetupJson.Configure(json.SerializerOptions));
 builder
-    .Services.AddSignalR(hub => hub.MaximumReceiveMessageSize = 4 * 1024)
+    .Services.AddSignalR(hub =>
+    {
+        hub.MaximumReceiveMessageSize = 4 * 1024;
+        // A page takes ten seconds of silence for a server that is away.
+        hub.KeepAliveInterval = TimeSpan.FromSeconds(3);
+    })
     .AddJsonProtocol(json => SetupJson.Configure(json.PayloadSerializerOptions));
 builder.Services.AddOpenApi(
     "v1",
@@ -94,14 +101,21 @@ FindingEndpoints.Map(setups);
 BenchEndpoints.Map(setups);
 PlanningEndpoints.Map(setups);
 ProofEndpoints.Map(setups);
+StandingEndpoints.Map(setups);
+LookAheadEndpoints.Map(setups);
+HistoryEndpoints.Map(app, setups);
 CaptureEndpoints.Map(app, setups);
 LinkEndpoints.Map(app, setups);
 MeasureEndpoints.Map(setups);
 MeasurementEndpoints.Map(setups);
 SalvageEndpoints.Map(app);
 FigureEndpoints.Map(app);
+DemoData.Map(app);
 app.MapGet("/api/transmitters", (SetupStore store) => TransmitterShapes.Of(store)).WithName("ListTransmitters");
 app.MapGet("/api/schema", () => SetupSchema.Create()).WithName("GetSchema");
+
+// Whether the server is there; it says nothing of the data.
+app.MapGet("/api/alive", () => TypedResults.NoContent()).WithName("IsAlive");
 app.MapHub<BenchHub>("/hub/bench");
 app.MapOpenApi();
 StartPage.Map(app);

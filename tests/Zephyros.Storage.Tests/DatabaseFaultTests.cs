@@ -107,7 +107,9 @@ public sealed class DatabaseFaultTests : IDisposable
     public void A_file_of_an_older_program_is_brought_up_to_date_and_keeps_its_setups()
     {
         temporary.Store.Create(TemporaryStore.Demo("wren"), "new");
-        temporary.Execute("DROP TABLE evidence; DROP TABLE link_profiles; PRAGMA user_version = 1");
+        temporary.Execute(
+            "DROP TABLE evidence; DROP TABLE link_profiles; DROP TABLE shelf; DROP TABLE revision_names; PRAGMA user_version = 1"
+        );
         Assert.Single(temporary.Open().List());
         Assert.Empty(
             new EvidenceStore(Database.Open(temporary.File), TimeProvider.System).List<BindRecord>(

@@ -51,6 +51,47 @@ public sealed class SetupStoreTests : IDisposable
         Assert.Equal(SaveOutcome.NotFound, Store.Save("nobody", 1, late.Current.Setup, "x").Outcome);
     }
 
+    [Fact]
+    public void What_is_put_away_is_brought_back_with_all_its_history_and_names()
+    {
+        var id = Store.Create(TemporaryStore.Demo("wren"), "new").Id;
+        Store.Save(id, 1, WithMap(TemporaryStore.Demo("wren"), "RTEA"), "first");
+        Assert.True(Store.Name(id, 1, "as flown") && Store.Name(id, 2, "a try") && Store.Name(id, 2, ""));
+        Assert.True(Store.Shelve(id, away: true) && Store.Shelve(id, away: true));
+        Assert.False(Store.Shelve("nobody", away: true) || Store.Name(id, 3, "x") || Store.Name("nobody", 1, "x"));
+        var store = temporary.Open();
+        Assert.Empty(store.List());
+        Assert.Equal((id, "Wren"), (store.PutAway().Single().Id, store.PutAway().Single().Name));
+        // It is still there, can be edited, and keeps its id.
+        Assert.Equal(SaveOutcome.Saved, store.Save(id, 2, WithMap(store.Find(id)!.Setup, "TAER"), "second").Outcome);
+        Assert.Equal("wren-2", store.Create(TemporaryStore.Demo("wren"), "new").Id);
+        Assert.True(store.Shelve(id, away: false));
+        Assert.Equal([id, "wren-2"], store.List().Select(s => s.Id));
+        Assert.Empty(store.PutAway());
+        Assert.Equal(["", "", "as flown"], store.History(id).Select(r => r.Name));
+    }
+
+    [Theory]
+    [InlineData("UPDATE shelf SET away = 0")]
+    [InlineData("DELETE FROM shelf")]
+    [InlineData("UPDATE revision_names SET name = 'x'")]
+    [InlineData("DELETE FROM revision_names")]
+    public void Shelf_and_names_are_only_added_to(string sql)
+    {
+        var id = Store.Create(TemporaryStore.Demo("wren"), "new").Id;
+        Store.Shelve(id, away: true);
+        Store.Name(id, 1, "as flown");
+        using var connection = new SqliteConnection($"Data Source={temporary.File};Pooling=False");
+        connection.Open();
+        using var command = connection.CreateCommand();
+        command.CommandText = sql;
+        Assert.Contains(
+            "append-only",
+            Assert.Throws<SqliteException>(() => command.ExecuteNonQuery()).Message,
+            StringComparison.Ordinal
+        );
+    }
+
     // The hangar is read as it was before somebody began to write.
     [Fact]
     public void Whoever_writes_keeps_nobody_from_reading()

@@ -130,7 +130,7 @@ public sealed class UnreadableTests : IDisposable
     {
         temporary.Execute(
             """
-            DROP TABLE evidence;
+            DROP TABLE shelf; DROP TABLE revision_names; DROP TABLE evidence;
             CREATE TABLE evidence (
                 id INTEGER PRIMARY KEY, setup_id TEXT NOT NULL REFERENCES setups (id),
                 kind TEXT NOT NULL CHECK (kind IN ('bind', 'measurement')),

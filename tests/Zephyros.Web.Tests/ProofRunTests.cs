@@ -135,6 +135,43 @@ public sealed class ProofRunTests : IAsyncDisposable
         Assert.True(again.View().Running);
     }
 
+    [Fact]
+    public async Task A_search_for_fixes_takes_its_turn_as_proofs_do_and_gives_way_when_nobody_looks_or_waits()
+    {
+        var (store, known, clock) = (
+            server.Services.GetRequiredService<SetupStore>(),
+            new KnownVerdicts(),
+            new HandClock()
+        );
+        using (var before = new ProofRuns(store, known, clock, runsAtOnce: 1))
+            await before.Enter("gannet")!.Finished;
+        // All of gannet is known, and there is no room for anything.
+        using var runs = new ProofRuns(store, known, clock, runsAtOnce: 0);
+        var left = runs.Enter("gannet")!;
+        await left.Finished;
+        var search = left.Fixes();
+        Assert.True(left.Waits);
+        var waiting = runs.Enter("wren")!;
+        clock.Passes(TimeSpan.FromSeconds(5));
+        runs.Enter("wren");
+        Assert.False(search.IsCompleted);
+        clock.Passes(TimeSpan.FromTicks(1));
+        runs.Enter("wren");
+        await Assert.ThrowsAnyAsync<OperationCanceledException>(() => search);
+        Assert.False(left.GaveWay);
+        // Looked at again it is searched anew; who waits for it looks at it.
+        Assert.Same(left, runs.Enter("gannet"));
+        clock.Passes(TimeSpan.FromSeconds(6));
+        using var patience = new CancellationTokenSource();
+        var waitedFor = runs.FixesAsync(left, patience.Token);
+        Assert.Equal(clock.GetTimestamp(), left.Seen);
+        search = left.Fixes();
+        await patience.CancelAsync();
+        await Assert.ThrowsAnyAsync<OperationCanceledException>(() => waitedFor);
+        Assert.False(search.IsCompleted);
+        Assert.True(waiting.Waits);
+    }
+
     [Theory]
     [InlineData(-1, HttpStatusCode.NotFound)]
     [InlineData(0, HttpStatusCode.OK)]

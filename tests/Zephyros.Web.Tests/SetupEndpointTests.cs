@@ -25,9 +25,14 @@ public sealed class SetupEndpointTests : IDisposable
     {
         var list = await JsonAsync(await SendAsync(client, HttpMethod.Get, "/api/setups"));
         Assert.Equal(["gannet", "sandpiper", "wren"], list.AsArray().Select(s => (string)s!["id"]!));
-        Assert.Equal("Throttle arrives as roll", (string)list[1]!["findings"]![0]!["title"]!);
-        // Wren's four planted faults (issue 3).
-        Assert.Equal(4, list[2]!["findings"]!.AsArray().Count);
+        Assert.Equal("Throttle arrives as roll", (string)list[1]!["lines"]![0]!["title"]!);
+        // Wren's four planted faults (issue 3); what its proof says besides comes later.
+        string[] stations = ["model", "model", "model", "model"];
+        Assert.Equal(
+            stations,
+            list[2]!["lines"]!.AsArray().Where(l => l!["station"] is not null).Select(l => (string)l!["station"]!)
+        );
+        Assert.All(list.AsArray(), s => Assert.Equal("wrong", (string)s!["word"]!));
     }
 
     [Fact]
@@ -91,6 +96,7 @@ public sealed class SetupEndpointTests : IDisposable
             await SendAsync(client, HttpMethod.Post, $"{Sandpiper}/copies", """{"name":"Turnstone"}""")
         );
         Assert.Equal(("turnstone", "Turnstone"), ((string)copy["id"]!, (string)copy["setup"]!["craft"]!["name"]!));
+        Assert.Equal("TURNSTONE", (string)copy["setup"]!["model"]!["name"]!);
         Assert.Equal(
             HttpStatusCode.BadRequest,
             (await SendAsync(client, HttpMethod.Post, $"{Sandpiper}/copies", """{"name":""}""")).StatusCode
@@ -150,7 +156,7 @@ public sealed class SetupEndpointTests : IDisposable
         "\"1\"",
         """{"title":"x","operations":[{"op":"replace","path":"/board/map","value":"AAET"}]}""",
         HttpStatusCode.BadRequest,
-        "At /board/map: \"AAET\""
+        "Board, map: \"AAET\""
     )]
     [InlineData(
         "\"1\"",
@@ -180,7 +186,7 @@ public sealed class SetupEndpointTests : IDisposable
         new()
         {
             { "this is not JSON", HttpStatusCode.BadRequest, "line 1" },
-            { """{"format":"zephyros-setup","version":9}""", HttpStatusCode.BadRequest, "At /version" },
+            { """{"format":"zephyros-setup","version":9}""", HttpStatusCode.BadRequest, "Version: " },
             { string.Concat(Enumerable.Repeat("[", 10_000)), HttpStatusCode.BadRequest, "depth" },
             { new string(' ', 50 * 1024 * 1024), HttpStatusCode.RequestEntityTooLarge, "1024 kB" },
         };
@@ -273,6 +279,19 @@ public sealed class SetupEndpointTests : IDisposable
             (status, "application/problem+json"),
             (answer.StatusCode, answer.Content.Headers.ContentType?.MediaType)
         );
-        Assert.Contains(says, (string)(await JsonAsync(answer))["detail"]!, StringComparison.Ordinal);
+        var problem = await JsonAsync(answer);
+        var detail = (string)problem["detail"]!;
+        // A place is among the errors as a pointer, for programs, and in the detail in words, for pilots.
+        if (problem["errors"] is not { } errors)
+        {
+            Assert.Contains(says, detail, StringComparison.Ordinal);
+            return;
+        }
+
+        if (says[0] == '/')
+            Assert.Contains(says, errors.AsArray().Select(e => (string)e!["place"]!));
+        else
+            Assert.Contains(says, detail, StringComparison.Ordinal);
+        Assert.DoesNotMatch("(^|\\s)/[a-z]", detail);
     }
 }

@@ -43,6 +43,14 @@ export const test = base.extend<Fixtures, { shared: RunningApp }>({
       return (copies[id] = ((await made.json()) as { id: string }).id);
     });
   },
+  // Most look at the whole bench; at this height it begins as a strip, which has tests of its own.
+  page: async ({ page }, use) => {
+    await page.addInitScript(() => {
+      if (localStorage.getItem('zephyros-folded-bench') === null)
+        localStorage.setItem('zephyros-folded-bench', 'false');
+    });
+    await use(page);
+  },
   craft: async ({ page, app, copy }, use) => {
     const faults: string[] = [];
     page.on('pageerror', (error) => faults.push(String(error)));

@@ -42,20 +42,26 @@ test('the whole bench works from the keyboard, and only while it has the focus',
 test('the palette finds controls, channels, findings and pages', async ({ craft }) => {
   const page = await craft('sandpiper');
   await page.keyboard.press('Control+k');
-  await page.getByPlaceholder(/A control/).fill('camera');
-  await page.keyboard.press('Enter');
+  await page.getByPlaceholder(/A control/).fill('channel camera');
+  await page.getByRole('option', { name: /^Channel 8/ }).click();
   await expect(page.getByTestId('at-hands')).toHaveText('0%');
   await expect(page.getByTestId('at-model')).toHaveText('1551.2µs');
   await page.keyboard.press('Control+k');
   await page.getByPlaceholder(/A control/).fill('arrives as');
   await page.keyboard.press('Enter');
   await expect(page).toHaveURL(/\/board$/);
+  // By a word of the trade that stands nowhere on the page.
+  await page.keyboard.press('Control+k');
+  await page.getByPlaceholder(/A control/).fill('failsafe');
+  await expect(page.getByRole('option')).toContainText([/Try the loss/, /Air/, /Board/, /Lose the link/]);
+  await page.keyboard.press('Escape');
   await page.keyboard.press('Control+/');
   await expect(page.getByRole('dialog', { name: 'Keys' })).toContainText('Left stick up, down');
 });
 
 test('what is typed into a field moves no stick and is undone by the field', async ({ craft }) => {
   const page = await craft('wren', 'board');
+  await page.getByRole('button', { name: 'Change: Sticks' }).click();
   await page.getByLabel('Throttle is low below').pressSequentially('1');
   await expect(page.getByTestId('board-title')).toHaveText('Disarmed');
   await page.keyboard.press('Escape');
@@ -85,6 +91,7 @@ test('the board says which guard refuses: a tilted craft, a cable for configurat
   await expect(board).toContainText('Motors may idle');
 
   // The other school of disarming, chosen on the board station, waits for a low throttle.
+  await page.getByRole('button', { name: 'Change: Arming' }).click();
   await page.getByLabel('The switch disarms').selectOption({ label: 'only with the throttle low' });
   await expect(page.getByTestId('board-title')).toHaveText('Refused');
   await page.keyboard.press('Control+.');

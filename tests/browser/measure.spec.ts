@@ -188,7 +188,7 @@ test('what the board shows is typed in, and the ends are put right in one place'
   await board.getByRole('button', { name: 'Spans at the board' }).click();
   await expect(page.getByText("stale: changed since is the board's spans")).toBeVisible();
   await page.getByRole('tab', { name: 'Settings' }).click();
-  await expect(page.getByText('pitch 1100 to 1890 µs')).toBeVisible();
+  await expect(page.getByText('Scales pitch from 1100 µs to 1890 µs.')).toBeVisible();
   await page.getByRole('tab', { name: 'Measure' }).click();
   const again = page.getByText('Measure again before you correct anything else');
   await expect(again).toBeVisible();
@@ -249,11 +249,13 @@ test('a real board is measured by typing what it shows, step by step', async ({ 
   await expect(page.getByText('stands', { exact: true })).toBeVisible();
   await page.getByRole('button', { name: 'Clear' }).click();
   await expect(page.getByText('roll arrives as pitch, the wrong way')).toHaveCount(0);
-  await page.getByRole('button', { name: 'Put on the table again' }).click();
+  // By key: what was on the table goes away above it.
+  await page.getByRole('button', { name: 'Put on the table again' }).press('Enter');
   await expect(page.getByText('roll arrives as pitch, the wrong way')).toBeVisible();
 
   // What is changed on the way makes it stale, also where it is recorded later.
   await page.getByRole('tab', { name: 'Settings' }).click();
+  await page.getByRole('button', { name: 'Change: Sticks' }).click();
   await page.getByLabel('Map: reads channels 1 to 4 as').selectOption('TAER');
   await page.getByRole('tab', { name: 'Measure' }).click();
   await expect(page.getByText('Measure again before you correct anything else')).toBeVisible();

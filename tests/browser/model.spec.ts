@@ -221,7 +221,7 @@ test('a condition is put together as a sentence, warned about while it can never
 }) => {
   const page = await craft('wren', 'model?part=logic');
   await page.getByRole('button', { name: 'Condition', exact: true }).click();
-  const sheet = page.getByRole('dialog');
+  const sheet = page.getByRole('region', { name: /^Condition/ });
   const preview = sheet.getByRole('status');
   await sheet.getByLabel('Name').fill('Both ends');
   await sheet.getByRole('combobox').first().selectOption({ label: 'all of these (and)' });
@@ -231,7 +231,15 @@ test('a condition is put together as a sentence, warned about while it can never
   await sheet.getByRole('checkbox', { name: 'safe' }).nth(1).click();
   await sheet.getByRole('checkbox', { name: 'far' }).nth(1).click();
   await expect(preview).toContainText('It can never hold.');
+  // The bench is in reach meanwhile, and what was put together is still there after Escape and on another day.
+  await page.getByRole('button', { name: 'Left shoulder far' }).click();
+  await expect(page.getByTestId('board-title')).toHaveText('Armed');
+  await page.getByRole('button', { name: 'Left shoulder safe' }).click();
+  await page.keyboard.press('Escape');
+  await page.reload();
+  await expect(preview).toContainText('It can never hold.');
   await sheet.getByRole('button', { name: 'Save' }).click();
+  await expect(page.getByRole('button', { name: 'Condition', exact: true })).toBeFocused();
   await expect(page.getByRole('listitem').filter({ hasText: 'nothing uses it' })).toContainText('Both ends');
   await expect(page.getByRole('article').filter({ hasText: 'Nothing uses “Both ends”' })).toBeVisible();
 });

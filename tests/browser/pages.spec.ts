@@ -10,12 +10,14 @@ const MAIN = [
   '/craft/sandpiper/hands',
   '/craft/sandpiper/board',
   '/craft/sandpiper/proof',
+  '/craft/sandpiper/work',
 ];
 const PAGES = [
   ...MAIN,
   `${MODEL}?part=states`,
   `${MODEL}?part=ready-made`,
   '/figures',
+  '/words',
   '/nowhere',
   '/craft/nobody/model',
   '/craft/sandpiper/air',
@@ -28,15 +30,17 @@ const PAGES = [
 ];
 
 /** What the accessibility checker finds on a page, or in a part of it. */
-async function violations(page: Page, part = 'body', rules?: string[]): Promise<string[]> {
+async function violations(page: Page, part = 'body', rules?: Look['rules']): Promise<string[]> {
+  if (rules === 'none') return [];
   // Every rule runs; only of what is found wrong the details are worked out.
   const checker = new AxeBuilder({ page })
     .setLegacyMode()
     .options({ resultTypes: ['violations'] })
     .include(part);
-  const found = await (
-    rules ? checker.withRules(rules) : checker.withTags(['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa'])
-  ).analyze();
+  if (rules === 'contrast') checker.withRules(['color-contrast']);
+  else checker.withTags(['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa']);
+  if (rules === 'all but contrast') checker.disableRules(['color-contrast']);
+  const found = await checker.analyze();
   return found.violations.map((v) => `${v.id} ${v.nodes.map((n) => String(n.target)).join(' ')}`);
 }
 
@@ -48,33 +52,117 @@ test('where figures come from is told, well founded or not', async ({ page, app 
   await expect(page.getByRole('definition')).toHaveText([/299792458 m\/s/, /BIPM/]);
 });
 
-const LOOKS = [
-  { width: 1280, colorScheme: 'light', paths: PAGES },
-  { width: 1280, colorScheme: 'dark', paths: MAIN },
-  { width: 390, colorScheme: 'light', paths: MAIN },
-  { width: 2560, colorScheme: 'light', paths: MAIN },
-] as const;
+/** What sticks out of the window and can be scrolled to nowhere. */
+const cutOff = (page: Page): Promise<string[]> =>
+  page.evaluate(() => {
+    const scrolls = (e: Element | null): boolean =>
+      e !== null && e.id !== 'work' && (/auto|scroll/.test(getComputedStyle(e).overflowX) || scrolls(e.parentElement));
+    return Array.from(document.querySelectorAll('#work *'))
+      .filter((e) => e.getBoundingClientRect().right > window.innerWidth + 1 && !scrolls(e.parentElement))
+      .filter((e) => !e.closest('.sr-only') && e.getBoundingClientRect().width > 1)
+      .map((e) => `${e.tagName} ${e.textContent.slice(0, 30)}`);
+  });
 
-for (const { width, colorScheme, paths } of LOOKS)
-  test(`no page violates WCAG 2.2 AA or scrolls sideways, ${colorScheme}, ${width} px`, async ({ browser, app }) => {
-    const context = await browser.newContext({ colorScheme, viewport: { width, height: 800 } });
-    const page = await context.newPage();
-    for (const path of paths) {
-      await page.goto(app.address + path);
+interface Look {
+  width: number;
+  height?: number;
+  colorScheme?: 'dark';
+  forcedColors?: 'active';
+  /** The size of text that the user has set, of the usual one, in percent. */
+  text?: number;
+  /** Which rules are looked at, where not all of them can come out otherwise than in a look before. */
+  rules?: 'contrast' | 'all but contrast' | 'none';
+}
+
+// Every page at 1280 px, the main ones in every look.
+const USUAL: Look = { width: 1280 };
+const LOOKS: Record<string, Look> = {
+  '1280 px': USUAL,
+  // The dark theme differs in nothing but colours.
+  '1280 px, dark': { width: 1280, colorScheme: 'dark', rules: 'contrast' },
+  "1280 px, the user's own colours": { width: 1280, forcedColors: 'active', rules: 'contrast' },
+  '390 px': { width: 390 },
+  '768 px': { width: 768, rules: 'all but contrast' },
+  // A wider window shows the same elements in the same colours; it is the room between them that can go wrong.
+  '2560 px': { width: 2560, rules: 'none' },
+  '1280 px at 200 %': { width: 640, height: 400, rules: 'all but contrast' },
+  '1280 px with text of 200 %': { width: 1280, text: 200, rules: 'none' },
+};
+
+/** Shows an open page in a look. */
+async function show(page: Page, { width, height = 800, colorScheme, forcedColors, text = 100 }: Look): Promise<void> {
+  await page.setViewportSize({ width, height });
+  await page.emulateMedia({ colorScheme: colorScheme ?? 'light', forcedColors: forcedColors ?? 'none' });
+  const itself = await page.context().newCDPSession(page);
+  await itself.send('Page.setFontSizes', { fontSizes: { standard: 0.16 * text } });
+  await itself.detach();
+  // The theme is the system's own as the page opens.
+  await page.evaluate((theme) => (document.documentElement.dataset.theme = theme), colorScheme ?? 'light');
+  // What asks for the width has heard of it, and is drawn.
+  await page.evaluate(() => new Promise((done) => requestAnimationFrame(() => requestAnimationFrame(done))));
+}
+
+for (const path of PAGES)
+  test(`no look violates WCAG 2.2 AA, is cut off or scrolls sideways: ${path}`, async ({ browser, app }) => {
+    const page = await (await browser.newContext({ viewport: { width: 1280, height: 800 } })).newPage();
+    await page.goto(app.address + path);
+    for (const [look, made] of Object.entries(MAIN.includes(path) ? LOOKS : { '1280 px': USUAL })) {
+      await show(page, made);
       await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
       if (path.includes('sandpiper')) await expect(page.getByTestId('at-model')).toContainText('µs');
       const overflow = await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth);
-      expect(overflow, `${path} at ${width} px`).toBeLessThanOrEqual(0);
+      expect(overflow, look).toBeLessThanOrEqual(0);
       // The parts of a craft's page scroll, each for itself; the page does not.
       const longer = await page.evaluate(() => document.documentElement.scrollHeight - window.innerHeight);
-      if (path.includes('sandpiper')) expect(longer, `${path} at ${width} px`).toBeLessThanOrEqual(0);
-      // A wider window shows the same elements in the same colours; it is the room between them that can go wrong.
-      // The dark theme differs in nothing but colours.
-      const rules = colorScheme === 'dark' ? ['color-contrast'] : undefined;
-      if (width <= 1280) expect(await violations(page, 'body', rules), path).toEqual([]);
+      if (path.includes('sandpiper')) expect(longer, look).toBeLessThanOrEqual(0);
+      expect(await cutOff(page), look).toEqual([]);
+      expect(await violations(page, 'body', made.rules), look).toEqual([]);
     }
-    await context.close();
+    await page.context().close();
   });
+
+/** What a finger can press and is smaller than 44 px. A link in a sentence is as large as its words. */
+const small = (page: Page): Promise<string[]> =>
+  page.locator('a[href], button:enabled, select, input:enabled, summary').evaluateAll((all) =>
+    all.flatMap((e) => {
+      if (e.closest('.sr-only, [inert]') || !e.checkVisibility()) return [];
+      const words = e.matches('a') && getComputedStyle(e).display === 'inline' && e.closest('p, dd');
+      const { width, height } = (
+        e.matches('[type=checkbox], [type=radio]') ? e.closest('label')! : e
+      ).getBoundingClientRect();
+      if (words || width === 0 || Math.min(width, height) >= 43.9) return [];
+      return [`${e.tagName} ${width}x${height} ${e.getAttribute('aria-label') ?? e.textContent}`];
+    }),
+  );
+
+test('on a phone everything that is pressed has 44 px, and nothing scrolls in what scrolls', async ({
+  browser,
+  app,
+}) => {
+  const page = await (
+    await browser.newContext({ viewport: { width: 390, height: 800 }, hasTouch: true, isMobile: true })
+  ).newPage();
+  for (const path of PAGES) {
+    await page.goto(app.address + path);
+    await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
+    if (path.includes('sandpiper')) await expect(page.getByTestId('board-title')).not.toHaveText('…');
+    expect(await small(page), path).toEqual([]);
+    const scrollers = await page
+      .locator('body *')
+      .evaluateAll(
+        (all) =>
+          all.filter(
+            (e) =>
+              /auto|scroll/.test(getComputedStyle(e).overflowY) &&
+              e.clientHeight > 0 &&
+              e.scrollHeight > e.clientHeight + 1 &&
+              !e.closest('.sr-only'),
+          ).length,
+      );
+    expect(scrollers, path).toBeLessThanOrEqual(1);
+  }
+  await page.context().close();
+});
 
 test('overlays are without violations too, and the bench unfolds on a phone', async ({ craft }) => {
   const page = await craft('wren', 'board');
@@ -98,10 +186,12 @@ test('figures of the stand-back view are 60 px and more', async ({ craft }) => {
   expect(Math.min(...sizes)).toBeGreaterThanOrEqual(60);
 });
 
-test('an empty hangar says what to do next', async ({ page }) => {
+test('an empty hangar says what to do next, and brings made-up craft to look around', async ({ page }) => {
   const { startApp } = await import('../../tools/app.mjs');
   const app = await startApp({ demo: false });
   await page.goto(app.address);
   await expect(page.getByRole('heading', { name: 'No craft yet' })).toBeVisible();
+  await page.getByRole('button', { name: 'Bring three made-up craft' }).click();
+  await expect(page.getByRole('listitem').filter({ hasText: 'Kittiwake 8' })).toHaveCount(3);
   await app.stop();
 });

@@ -12,7 +12,7 @@ export default defineConfig({
   fullyParallel: false,
   // Long enough for a machine that somebody else is using as well.
   timeout: 300_000,
-  expect: { timeout: 60_000 },
+  expect: { timeout: 120_000 },
   reporter: [['list']],
   use: {
     launchOptions,

@@ -141,3 +141,30 @@ test('a receiver is bound by the guide, and the record goes stale with the recei
   await page.getByRole('tab', { name: 'Bind' }).click();
   await expect(page.getByText('stale: changed since are the receiver')).toBeVisible();
 });
+
+test("a system of one's own is kept, its way to bind written, and what was seen leads the next time", async ({
+  craft,
+}) => {
+  const page = await craft('wren', 'air?part=link');
+  const name = `Shed link ${Date.now()}`;
+  await page.getByRole('button', { name: 'Keep this link as a system' }).click();
+  await page.getByLabel('What the system is called').fill(name);
+  await page.getByRole('button', { name: 'Keep it', exact: true }).click();
+  await expect(page.getByRole('dialog')).toHaveCount(0);
+  await page.getByLabel('Radio system').selectOption({ label: name });
+  await page.getByRole('tab', { name: 'Bind' }).click();
+  await page.getByRole('button', { name: 'Write down how it is bound' }).click();
+  const steps = page.getByRole('listitem').filter({ has: page.getByLabel(/^What to do/) });
+  while ((await steps.count()) > 1) await page.getByRole('button', { name: 'Remove step 1' }).click();
+  await page.getByLabel('What to do, step 1').fill('Hold the pin down and connect the battery, propellers off.');
+  await page.getByLabel('What is seen then, step 1').fill('A slow blink.');
+  await page.getByRole('button', { name: 'Step', exact: true }).click();
+  await page.getByRole('button', { name: 'Keep these steps' }).click();
+  await expect(page.getByText('Hold the pin down and connect the battery')).toBeVisible();
+  // The second step was left empty, and is none.
+  await expect(page.getByRole('radiogroup')).toHaveCount(1);
+  await page.getByRole('radio', { name: 'something else' }).check();
+  await page.getByLabel('In your own words, for the next time').fill('It stays lit.');
+  await page.getByRole('button', { name: 'Record this bind' }).click();
+  await expect(page.getByText(/Seen on .*It stays lit\.$/)).toBeVisible();
+});

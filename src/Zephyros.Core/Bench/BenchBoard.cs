@@ -8,15 +8,22 @@ namespace Zephyros.Core.Bench;
 /// <remarks>What it does is said by <see cref="BoardMachine"/>, which the proof asks as well.</remarks>
 internal sealed class BenchBoard
 {
-    private readonly BoardClock clock = new();
+    private readonly BoardClock clock;
     private readonly BenchLog log;
     private SignalPlan plan;
 
     /// <summary>A board that has just got power.</summary>
     public BenchBoard(SignalPlan plan, BenchLog log)
     {
-        (this.plan, this.log) = (plan, log);
+        (this.plan, this.log, clock) = (plan, log, new BoardClock());
         PowerUp(TimeSpan.Zero);
+    }
+
+    /// <summary>A board that stands as another one does, and tells what it does to a log of its own.</summary>
+    public BenchBoard(BenchBoard other, BenchLog log)
+    {
+        (plan, this.log, clock) = (other.plan, log, other.clock.Copy());
+        (State, Reading, Surroundings) = (other.State, other.Reading, other.Surroundings);
     }
 
     /// <summary>Its state.</summary>

@@ -21,8 +21,7 @@ internal sealed class BenchDownLink
     [Figure(Station.Air, "A transmitter misses telemetry without so many packets", ProvenanceKind.OwnAssumption)]
     private const int MissedPackets = 3;
 
-    // Other losses than those of the packets that go up.
-    private readonly PacketLuck luck = new(seed: 2);
+    private readonly PacketLuck luck;
     private LinkSettings link;
     private TimeSpan last;
     private bool missed;
@@ -31,9 +30,19 @@ internal sealed class BenchDownLink
     /// <summary>A down-link on which the last packet has just come, or, where there is none, never did.</summary>
     public BenchDownLink(LinkSettings link, TimeSpan now)
     {
-        this.link = link;
+        // Other losses than those of the packets that go up.
+        (this.link, luck) = (link, new PacketLuck(seed: 2));
         (missed, last, NextPacket) = (!link.Telemetry, now, now + Interval);
     }
+
+    private BenchDownLink(BenchDownLink other)
+    {
+        (luck, link) = (other.luck.Copy(), other.link);
+        (last, missed, decided, NextPacket) = (other.last, other.missed, other.decided, other.NextPacket);
+    }
+
+    /// <summary>Another down-link on which the same packets will be lost.</summary>
+    public BenchDownLink Copy() => new(this);
 
     // How far packets are apart.
     private TimeSpan Interval =>

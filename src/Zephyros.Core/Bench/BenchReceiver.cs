@@ -28,6 +28,16 @@ internal sealed class BenchReceiver
         heard = new Microseconds[plan.Setup.Transmitter.Channels];
     }
 
+    private BenchReceiver(BenchReceiver other)
+    {
+        (plan, way, line) = (other.plan, other.way.Copy(), other.line.Copy());
+        (output, arrived, heard) = ([.. other.output], [.. other.arrived], [.. other.heard]);
+        (fresh, sent, Linked) = (other.fresh, other.sent, other.Linked);
+    }
+
+    /// <summary>Another receiver that stands as this one does.</summary>
+    public BenchReceiver Copy() => new(this);
+
     /// <summary>True when it has had a frame by radio since it got power.</summary>
     public bool Linked { get; private set; }
 

@@ -11,10 +11,10 @@ public sealed partial class BenchRun
     /// <param name="known">The number of the newest entry of the log that is known already; the picture carries those after it.</param>
     public BenchSnapshot Snapshot(string follow, long known = 0)
     {
-        var followed = plan.Model.IndexOf(follow) >= 0 ? follow : plan.Model.Controls[0].Key;
         return new BenchSnapshot
         {
             Sequence = Sequence,
+            At = new Milliseconds(now.TotalMilliseconds),
             Settings = transmitter.Settings,
             Steps = plan.Model.Channels.ToDictionary(
                 c => c.Id,
@@ -48,12 +48,21 @@ public sealed partial class BenchRun
             TelemetryLost = TelemetryLost,
             Power = Power,
             Surroundings = Surroundings,
-            Board = board.Report,
+            Board = Says,
             Motors = Board.Motors,
-            Trace = new PathTracer(plan, Values, OnTheWay, Board, seen).Follow(followed),
+            Trace = Trace(follow),
             Log = Log.After(known),
         };
     }
+
+    /// <summary>What the board says.</summary>
+    internal BoardReport Says => board.Report;
+
+    /// <summary>A control along the path; an unknown id follows the first control.</summary>
+    internal PathTrace Trace(string follow) =>
+        new PathTracer(plan, Values, OnTheWay, Board, seen).Follow(
+            plan.Model.IndexOf(follow) >= 0 ? follow : plan.Model.Controls[0].Key
+        );
 
     private OnTheWay OnTheWay =>
         new(

@@ -19,7 +19,7 @@ public sealed partial class BenchRun
     private Microseconds[] seen;
     private readonly BenchReceiver receiver;
     private readonly BenchDownLink downLink;
-    private readonly BenchSensors sensors = new();
+    private readonly BenchSensors sensors;
     private readonly BarWatch watch = new();
     private readonly BenchBoard board;
     private readonly BenchAgenda agenda;
@@ -39,10 +39,26 @@ public sealed partial class BenchRun
         seen = new Microseconds[Values.Received.Length];
         receiver = new BenchReceiver(plan);
         downLink = new BenchDownLink(setup.Air, now);
+        sensors = new BenchSensors();
         agenda = Agenda();
         board = new BenchBoard(plan, Log);
         RunModel();
     }
+
+    private BenchRun(BenchRun other)
+    {
+        (plan, now, nextFrame) = (other.plan, other.now, other.nextFrame);
+        (transmitter, receiver) = (other.transmitter.Copy(), other.receiver.Copy());
+        (downLink, sensors) = (other.downLink.Copy(), other.sensors.Copy());
+        (seen, trembling) = ([.. other.seen], other.trembling);
+        (Link, Telemetry) = (other.Link, other.Telemetry);
+        board = new BenchBoard(other.board, Log);
+        agenda = Agenda();
+    }
+
+    /// <summary>Another bench that stands as this one does at this moment; what is done to one of them does nothing to the other.</summary>
+    /// <remarks>Its log begins empty, its bars with the next frame, and it guides no routine.</remarks>
+    public BenchRun Fork() => new(this);
 
     /// <summary>Counts the changes that a page would show.</summary>
     public long Sequence => changes + board.Changes + Log.Count;
@@ -259,7 +275,7 @@ public sealed partial class BenchRun
     public void SetDistance(Kilometres? distance)
     {
         receiver.SetDistance(distance, now);
-        ShowQuality();
+        RunModel();
     }
 
     /// <summary>Lets virtual time pass; frames go out and the board works.</summary>
@@ -302,6 +318,8 @@ public sealed partial class BenchRun
     // Works out the model at this moment; everything that it shows is another picture.
     private void RunModel()
     {
+        // The receiver puts what it measures of the link into its channel.
+        Values.Quality = receiver.Way.Quality;
         Log.Say(now, transmitter.RunModel(TelemetryLost, now));
         changes++;
     }
@@ -324,16 +342,9 @@ public sealed partial class BenchRun
     {
         nextFrame = now + plan.Setup.Wire.FramePeriod.ToTimeSpan();
         if (receiver.TakePackets(now))
-            ShowQuality();
+            RunModel();
         if (receiver.SendFrame(Values, Sending))
             Receive();
-    }
-
-    // The receiver puts what it measures of the link into its channel.
-    private void ShowQuality()
-    {
-        Values.Quality = receiver.Way.Quality;
-        RunModel();
     }
 
     // The craft reports itself, and the receiver what it measures of the link.

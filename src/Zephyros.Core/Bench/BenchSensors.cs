@@ -11,6 +11,15 @@ internal sealed class BenchSensors
 {
     private readonly Dictionary<string, Reading> set = new(StringComparer.Ordinal);
 
+    /// <summary>Sensors that measure the same.</summary>
+    public BenchSensors Copy()
+    {
+        var made = new BenchSensors();
+        foreach (var (sensor, reading) in set)
+            made.set[sensor] = reading;
+        return made;
+    }
+
     /// <summary>Sets by hand what a sensor measures.</summary>
     public void Set(string sensor, Reading reading) => set[sensor] = reading;
 

@@ -11,6 +11,9 @@ public sealed record BenchSnapshot
     /// <summary>Counts the changes of the bench; the same number is the same picture.</summary>
     public required long Sequence { get; init; }
 
+    /// <summary>The virtual time of the bench, from when it was set up.</summary>
+    public required Milliseconds At { get; init; }
+
     /// <summary>Where each control stands: percent for sticks, dials, sliders and inputs, the position for switches, 0 or 1 for buttons.</summary>
     public required IReadOnlyDictionary<string, double> Settings { get; init; }
 

@@ -83,6 +83,22 @@ internal sealed class BenchTransmitter
         return made;
     }
 
+    /// <summary>Another transmitter that stands as this one does.</summary>
+    public BenchTransmitter Copy()
+    {
+        var made = new BenchTransmitter(plan)
+        {
+            On = On,
+            Starting = Starting,
+            lastModel = lastModel,
+            mayStart = mayStart,
+        };
+        made.Values.Become(Values);
+        settings.CopyTo(made.settings, 0);
+        made.announcer.GoOnAfter(announcer);
+        return made;
+    }
+
     /// <summary>Puts a control somewhere; false when there is no such control or it cannot be put there.</summary>
     public bool Put(string control, double setting)
     {

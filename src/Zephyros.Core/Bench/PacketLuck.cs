@@ -8,6 +8,9 @@ internal sealed class PacketLuck(ulong seed)
 {
     private ulong state = seed;
 
+    /// <summary>The same chances from here on.</summary>
+    public PacketLuck Copy() => new(state);
+
     /// <summary>True when the next packet comes.</summary>
     /// <param name="quality">The share of packets that come.</param>
     public bool Comes(Percent quality) => Chance() * 100 < quality.Value;

@@ -42,6 +42,17 @@ internal sealed class RadioWay
         (next, last) = (now, now);
     }
 
+    private RadioWay(RadioWay other)
+        : this(other.link, seed: 1)
+    {
+        (At, Up, luck) = (other.At, other.Up, other.luck.Copy());
+        other.came.CopyTo(came, 0);
+        (place, count, next, last) = (other.place, other.count, other.next, other.last);
+    }
+
+    /// <summary>Another way on which the same packets will be lost.</summary>
+    public RadioWay Copy() => new(this);
+
     /// <summary>What the link is like at the distance; null when there is none.</summary>
     public LinkPoint? At { get; }
 

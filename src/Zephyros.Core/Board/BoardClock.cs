@@ -10,6 +10,15 @@ public sealed class BoardClock
     /// <summary>A clock with no timer running.</summary>
     public BoardClock() => Array.Fill(due, TimeSpan.MaxValue);
 
+    /// <summary>Another clock on which the same timers run.</summary>
+    public BoardClock Copy()
+    {
+        var made = new BoardClock();
+        due.CopyTo(made.due, 0);
+        lengths.CopyTo(made.lengths, 0);
+        return made;
+    }
+
     /// <summary>The timer that ends first, and when; <see cref="TimeSpan.MaxValue"/> when none runs.</summary>
     public (BoardTimer Timer, TimeSpan Due) Next
     {

@@ -62,6 +62,17 @@ public static class NewSetup
         return ReportedChanges.Announce(setup);
     }
 
+    /// <summary>A craft of another name with the same setup. Its model is stored under a name of its own, or the one would be taken for the
+    /// other.</summary>
+    /// <param name="setup">What is copied.</param>
+    /// <param name="name">The new craft's name, 1 to 40 characters; whether it does is for the validator to say.</param>
+    public static Setup Copy(Setup setup, string name) =>
+        setup with
+        {
+            Craft = setup.Craft with { Name = name },
+            Model = setup.Model with { Name = Stored(name) },
+        };
+
     // Transmitters store names in capitals and few letters.
     private static string Stored(string name) => ShortNames.Cut(name.ToUpperInvariant().Trim(), 15);
 }

@@ -1,7 +1,9 @@
 using System.Text.Json.Nodes;
+using Zephyros.Core.Hands;
 using Zephyros.Core.Setups;
 using Zephyros.Core.Setups.Json;
 using Zephyros.Core.Setups.Patches;
+using Zephyros.Core.Units;
 
 namespace Zephyros.Core.Evidence;
 
@@ -19,15 +21,54 @@ public static class EvidenceBasis
     ];
 
     /// <summary>What a bind of this setup depends on.</summary>
-    public static IReadOnlyList<BasisPart> OfBind(Setup setup)
-    {
-        var document = SetupJson.ToNode(setup);
-        return [.. BindParts.Select(p => new BasisPart(p.Path, p.Name, HashAt(document, p.Path)))];
-    }
+    public static IReadOnlyList<BasisPart> OfBind(Setup setup) => OfParts(setup, BindParts);
 
     /// <summary>What a measurement depends on: everything that the measured values go through.</summary>
     public static IReadOnlyList<BasisPart> OfMeasurement(Setup setup, MeasurementRecord record) =>
         MeasurementBasis.Of(setup, record);
+
+    /// <summary>Words that evidence depends on, since they say what was to be seen.</summary>
+    /// <param name="name">What they are.</param>
+    /// <param name="words">The words.</param>
+    public static BasisPart OfWords(string name, string words) =>
+        new("words", name, CanonicalJson.Hash(CanonicalJson.Write(JsonValue.Create(words))));
+
+    /// <summary>What anything depends on that comes of the sticks and of a control on a channel: everything on the way to the board.</summary>
+    /// <param name="setup">The setup.</param>
+    /// <param name="control">The id of the control; null for the sticks alone.</param>
+    /// <param name="channel">Its channel.</param>
+    public static IReadOnlyList<BasisPart> OfWay(Setup setup, string? control, ChannelNumber channel)
+    {
+        var sticks = new MeasurementRecord { Wiggles = [new() { Moved = StickAxis.Roll, Bar = StickAxis.Roll }] };
+        return MeasurementBasis.Of(
+            setup,
+            control is null
+                ? sticks
+                : sticks with
+                {
+                    Positions =
+                    [
+                        new()
+                        {
+                            Control = control,
+                            Setting = 0,
+                            Channel = channel,
+                            Value = Microseconds.Neutral,
+                        },
+                    ],
+                }
+        );
+    }
+
+    /// <summary>Parts of the document that evidence depends on.</summary>
+    public static IReadOnlyList<BasisPart> OfParts(Setup setup, params ReadOnlySpan<(string Path, string Name)> parts)
+    {
+        var document = SetupJson.ToNode(setup);
+        var basis = new List<BasisPart>();
+        foreach (var (path, name) in parts)
+            basis.Add(new BasisPart(path, name, HashAt(document, path)));
+        return basis;
+    }
 
     /// <summary>The parts, in words, that are another now than when a receiver was bound; none while that stands.</summary>
     public static IReadOnlyList<string> Changed(Setup setup, IEnumerable<BasisPart> basis)
@@ -46,12 +87,18 @@ public static class EvidenceBasis
     {
         if (basis.Any(p => p.Path.StartsWith('/')))
             return ["perhaps something that was not noted when it was recorded"];
+        return Differ(basis, OfMeasurement(setup, record));
+    }
+
+    /// <summary>The parts, in words, that are another now than then, have come since, or are gone.</summary>
+    public static IReadOnlyList<string> Differ(IReadOnlyList<BasisPart> basis, IReadOnlyList<BasisPart> today)
+    {
         var then = basis.ToDictionary(p => p.Path, StringComparer.Ordinal);
-        var now = OfMeasurement(setup, record).ToDictionary(p => p.Path, StringComparer.Ordinal);
+        var now = today.ToDictionary(p => p.Path, StringComparer.Ordinal);
         return
         [
             .. basis
-                .Concat(now.Values.Where(p => !then.ContainsKey(p.Path)))
+                .Concat(today.Where(p => !then.ContainsKey(p.Path)))
                 .Where(p => then.GetValueOrDefault(p.Path)?.Hash != now.GetValueOrDefault(p.Path)?.Hash)
                 .Select(p => p.Name)
                 .Distinct(StringComparer.Ordinal),

@@ -8,4 +8,13 @@ public enum EvidenceKind
 
     /// <summary>Sticks were wiggled and swept, and the board's bars read off.</summary>
     Measurement,
+
+    /// <summary>Something was stored in the transmitter.</summary>
+    Stored,
+
+    /// <summary>What a transmitter or a board has stored was looked at again.</summary>
+    ReadBack,
+
+    /// <summary>Something was tried at the bench.</summary>
+    Tried,
 }

@@ -14,7 +14,7 @@ namespace Zephyros.Core.Evidence;
 /// that the model is computed by; names of things are left out, they move no value.</summary>
 internal sealed class MeasurementBasis
 {
-    private static readonly string[] Words = ["label", "alias", "short", "place"];
+    private static readonly string[] Words = ["label", "alias", "short", "place", "warnedBecause"];
 
     private readonly Setup setup;
     private readonly JsonObject document;

@@ -8,6 +8,10 @@ namespace Zephyros.Core.Findings;
 public sealed class AnnouncementNotEnabled : IFindingRule
 {
     /// <inheritdoc />
+    public FindingsTogether Together { get; } =
+        new("announcement-not-enabled", "{0} announcements are never said", "Enable all {0} announcements");
+
+    /// <inheritdoc />
     public IEnumerable<Finding> Examine(SignalPlan plan) =>
         from announcement in plan.Setup.Model.Announcements
         where !announcement.Value.Enabled

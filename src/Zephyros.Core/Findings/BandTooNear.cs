@@ -10,6 +10,10 @@ namespace Zephyros.Core.Findings;
 public sealed class BandTooNear : IFindingRule
 {
     /// <inheritdoc />
+    public FindingsTogether Together { get; } =
+        new("band-too-near", "{0} positions lie too near to the edge of a band", "Move the edges for all {0}");
+
+    /// <inheritdoc />
     public IEnumerable<Finding> Examine(SignalPlan plan)
     {
         var rows = ControlRows.Of(plan);

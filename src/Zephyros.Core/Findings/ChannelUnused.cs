@@ -9,6 +9,10 @@ namespace Zephyros.Core.Findings;
 public sealed class ChannelUnused : IFindingRule
 {
     /// <inheritdoc />
+    public FindingsTogether Together { get; } =
+        new("channel-unused", "{0} channels that nothing on the board listens to", "Remove all {0} channels");
+
+    /// <inheritdoc />
     public IEnumerable<Finding> Examine(SignalPlan plan)
     {
         var setup = plan.Setup;

@@ -9,6 +9,10 @@ namespace Zephyros.Core.Findings;
 public sealed class ConditionUnused : IFindingRule
 {
     /// <inheritdoc />
+    public FindingsTogether Together { get; } =
+        new("condition-unused", "{0} conditions that nothing uses", "Remove all {0} conditions");
+
+    /// <inheritdoc />
     public IEnumerable<Finding> Examine(SignalPlan plan)
     {
         var used = ModelReferences

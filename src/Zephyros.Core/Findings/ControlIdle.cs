@@ -8,6 +8,10 @@ namespace Zephyros.Core.Findings;
 public sealed class ControlIdle : IFindingRule
 {
     /// <inheritdoc />
+    public FindingsTogether Together { get; } =
+        new("control-idle", "{0} controls with a name do nothing", "Take all {0} names off");
+
+    /// <inheritdoc />
     public IEnumerable<Finding> Examine(SignalPlan plan)
     {
         foreach (var use in plan.Uses.Where(u => u.Free))

@@ -9,4 +9,7 @@ public interface IFindingRule
     /// <param name="plan">The valid setup, compiled.</param>
     /// <returns>What is wrong; usually nothing.</returns>
     IEnumerable<Finding> Examine(SignalPlan plan);
+
+    /// <summary>How several findings of this rule are told as one; null where each has a cause of its own.</summary>
+    FindingsTogether? Together => null;
 }

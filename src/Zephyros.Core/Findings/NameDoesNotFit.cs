@@ -10,6 +10,10 @@ namespace Zephyros.Core.Findings;
 public sealed class NameDoesNotFit : IFindingRule
 {
     /// <inheritdoc />
+    public FindingsTogether Together { get; } =
+        new("name-does-not-fit", "{0} names do not fit", "Give all {0} a name that fits");
+
+    /// <inheritdoc />
     public IEnumerable<Finding> Examine(SignalPlan plan)
     {
         var setup = plan.Setup;

@@ -10,6 +10,10 @@ namespace Zephyros.Core.Findings;
 public sealed class OverrideNotEnabled : IFindingRule
 {
     /// <inheritdoc />
+    public FindingsTogether Together { get; } =
+        new("override-not-enabled", "{0} overrides are not enabled", "Enable all {0} overrides");
+
+    /// <inheritdoc />
     public IEnumerable<Finding> Examine(SignalPlan plan) =>
         plan.Setup.Model.Overrides.Where(o => !o.Value.Enabled).Select(o => Of(plan.Setup, o.Key, o.Value));
 

@@ -10,6 +10,9 @@ namespace Zephyros.Core.Findings;
 public sealed class StickNotSent : IFindingRule
 {
     /// <inheritdoc />
+    public FindingsTogether Together { get; } = new("stick-not-sent", "{0} sticks are not sent", "Send all {0} sticks");
+
+    /// <inheritdoc />
     public IEnumerable<Finding> Examine(SignalPlan plan)
     {
         var setup = plan.Setup;

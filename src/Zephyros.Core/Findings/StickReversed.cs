@@ -10,6 +10,10 @@ namespace Zephyros.Core.Findings;
 public sealed class StickReversed : IFindingRule
 {
     /// <inheritdoc />
+    public FindingsTogether Together { get; } =
+        new("stick-reversed", "{0} sticks run the wrong way", "Turn all {0} sticks round");
+
+    /// <inheritdoc />
     public IEnumerable<Finding> Examine(SignalPlan plan)
     {
         foreach (var stick in StickAxes.All)

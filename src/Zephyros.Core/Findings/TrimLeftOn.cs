@@ -8,6 +8,10 @@ namespace Zephyros.Core.Findings;
 public sealed class TrimLeftOn : IFindingRule
 {
     /// <inheritdoc />
+    public FindingsTogether Together { get; } =
+        new("trim-left-on", "{0} trims are left on", "Set all {0} trims to zero");
+
+    /// <inheritdoc />
     public IEnumerable<Finding> Examine(SignalPlan plan)
     {
         var setup = plan.Setup;

@@ -11,6 +11,10 @@ namespace Zephyros.Core.Findings;
 public sealed class UnquietStart : IFindingRule
 {
     /// <inheritdoc />
+    public FindingsTogether Together { get; } =
+        new("unquiet-start", "{0} controls do not start quietly", "Start all {0} quietly");
+
+    /// <inheritdoc />
     public IEnumerable<Finding> Examine(SignalPlan plan)
     {
         foreach (var item in PowerOnCheck.Of(plan).Where(i => !i.StartFits))

@@ -10,7 +10,7 @@ namespace Zephyros.Core.Fixes;
 /// <summary>Finds fixes for a broken promise by trying: each is applied to a copy, and everything is proven there before it is offered.</summary>
 public static class ProvenFixes
 {
-    /// <summary>The fixes, those that keep most other promises first.</summary>
+    /// <summary>The fixes of a promise, those that keep most other promises first.</summary>
     /// <param name="setup">The setup.</param>
     /// <param name="promise">The promise that it breaks.</param>
     /// <param name="verdicts">What was proven of the setup as it is, by the promise's code.</param>
@@ -23,12 +23,27 @@ public static class ProvenFixes
         IReadOnlyDictionary<string, VerdictKind> verdicts,
         ProofLimits limits,
         CancellationToken cancellation
+    ) => ForEach(setup, [promise], verdicts, limits, cancellation)[promise.Code];
+
+    /// <summary>The fixes of several promises, by code: each change is tried once for all of them.</summary>
+    /// <param name="setup">The setup.</param>
+    /// <param name="broken">The promises that it breaks.</param>
+    /// <param name="verdicts">What was proven of the setup as it is, by the promise's code.</param>
+    /// <param name="limits">How far each proof may go.</param>
+    /// <param name="cancellation">Ends the search.</param>
+    /// <exception cref="OperationCanceledException">It was cancelled.</exception>
+    public static IReadOnlyDictionary<string, IReadOnlyList<ProvenFix>> ForEach(
+        Setup setup,
+        IReadOnlyList<Promise> broken,
+        IReadOnlyDictionary<string, VerdictKind> verdicts,
+        ProofLimits limits,
+        CancellationToken cancellation
     )
     {
-        var fixes = new List<ProvenFix>();
+        var fixes = broken.ToDictionary(p => p.Code, _ => new List<ProvenFix>(), StringComparer.Ordinal);
         var wrong = Examination.Of(setup).Select(f => f.Key).ToHashSet(StringComparer.Ordinal);
         var tried = new HashSet<string>(StringComparer.Ordinal);
-        foreach (var (id, effect, edit) in CandidateFixes.Of(setup))
+        foreach (var (id, effect, edit) in broken.Count > 0 ? CandidateFixes.Of(setup) : [])
         {
             cancellation.ThrowIfCancellationRequested();
             if (edit.ApplyTo(setup).Setup is not { } after)
@@ -37,13 +52,27 @@ public static class ProvenFixes
             if (!tried.Add(CanonicalJson.Write(after)) || LeavesDanger(after, wrong))
                 continue;
             var prover = new Prover(SignalPlan.Compile(after), limits);
-            if (prover.Prove(promise, null, cancellation).Kind != VerdictKind.Proven)
+            Promise[] kept = [.. broken.Where(p => prover.Prove(p, null, cancellation).Kind == VerdictKind.Proven)];
+            if (kept.Length == 0 || Others(prover, broken, verdicts, cancellation) is not { } others)
                 continue;
-            if (Others(prover, promise, verdicts, cancellation) is { } also)
-                fixes.Add(new ProvenFix(id, effect, edit, also));
+            string[] all = [.. kept.Select(p => p.Code), .. others];
+            foreach (var code in kept.Select(p => p.Code))
+                fixes[code]
+                    .Add(
+                        new ProvenFix(
+                            id,
+                            effect,
+                            edit,
+                            [
+                                .. PromiseList
+                                    .All.Select(p => p.Code)
+                                    .Where(c => c != code && all.Contains(c, StringComparer.Ordinal)),
+                            ]
+                        )
+                    );
         }
 
-        return Ranked(fixes);
+        return fixes.ToDictionary(f => f.Key, f => Ranked(f.Value), StringComparer.Ordinal);
     }
 
     /// <summary>What keeps most other promises first; of those that keep as many the one that was found first.</summary>
@@ -53,16 +82,16 @@ public static class ProvenFixes
     private static bool LeavesDanger(Setup after, HashSet<string> wrong) =>
         Examination.Of(after).Any(f => f.Severity == Severity.Danger && !wrong.Contains(f.Key));
 
-    // The other promises that are kept now and were not; null when one is lost.
+    // Promises besides these that are kept now and were not; null when one is lost.
     private static List<string>? Others(
         Prover prover,
-        Promise promise,
+        IReadOnlyList<Promise> broken,
         IReadOnlyDictionary<string, VerdictKind> verdicts,
         CancellationToken cancellation
     )
     {
         var also = new List<string>();
-        foreach (var other in PromiseList.All.Where(p => p.Code != promise.Code))
+        foreach (var other in PromiseList.All.Except(broken))
         {
             if (!verdicts.TryGetValue(other.Code, out var before))
                 continue;

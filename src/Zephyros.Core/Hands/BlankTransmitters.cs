@@ -5,6 +5,8 @@ namespace Zephyros.Core.Hands;
 
 /// <summary>Blank transmitter shapes to start from: four sticks and so many switches. A larger shape has all controls of the smaller
 /// ones under the same ids, so a setup can move to it and keep working.</summary>
+/// <remarks>Scale and limits are round and cautious, and no transmitter's own: the first step of the work is to look them up. What keeps
+/// to them fits any transmitter (our own assumption).</remarks>
 public static class BlankTransmitters
 {
     // In the order in which shapes get them: the first four, two more, and so on.
@@ -53,9 +55,11 @@ public static class BlankTransmitters
             Origin = $"blank-{switches}",
             Name = $"Blank, {switches} switches",
             StickMode = 2,
-            Scale = PulseScale.Wide,
+            Scale = PulseScale.Even,
             Channels = switches >= 8 ? 16 : 8,
-            TravelLimit = new Percent(150),
+            TravelLimit = new Percent(100),
+            TravelStep = new Percent(1),
+            CurvePoints = 5,
             Controls = controls.ToImmutable(),
         };
     }

@@ -30,6 +30,14 @@ public abstract record Control
     [StringLength(15)]
     public string Short { get; init; } = "";
 
+    /// <summary>Why the pilot wants the transmitter to warn about it at switch-on though nothing here asks for that; empty when it need
+    /// not.</summary>
+    [Description(
+        "Why the transmitter is to warn about it at switch-on though nothing asks for that; empty when it need not."
+    )]
+    [StringLength(120)]
+    public string WarnedBecause { get; init; } = "";
+
     /// <summary>The value that the control reads in its start position.</summary>
     [JsonIgnore]
     public abstract Percent StartValue { get; }

@@ -44,4 +44,17 @@ public sealed class SignalValues
 
     /// <summary>What each of these counts stands for: what the board receives while frames arrive.</summary>
     public Microseconds[] Received { get; }
+
+    /// <summary>Becomes the same as other values of the same plan.</summary>
+    internal void Become(SignalValues other)
+    {
+        other.Hands.CopyTo(Hands, 0);
+        other.Readings.CopyTo(Readings, 0);
+        (TelemetryLost, Quality) = (other.TelemetryLost, other.Quality);
+        Memory.Become(other.Memory);
+        other.Slots.CopyTo(Slots, 0);
+        other.Sent.CopyTo(Sent, 0);
+        other.Counts.CopyTo(Counts, 0);
+        other.Received.CopyTo(Received, 0);
+    }
 }

@@ -192,7 +192,8 @@ public sealed class Prover
             cells.Add((model.Scope.TelemetryInput, ProofScope.TelemetryLost));
         if (!declared)
             return cells;
-        foreach (var item in PowerOnCheck.Of(plan).Where(i => i.Warns))
+        // What the pilot only adds to the check proves nothing: it is a habit, and neither arms nor lifts the throttle.
+        foreach (var item in PowerOnCheck.Of(plan).Where(i => i is { Warns: true, IsOwn: false }))
         {
             var index = model.Scope.Inputs.ToList().FindIndex(i => i.Kind == InputKind.Control && i.Id == item.Control);
             if (index >= 0)

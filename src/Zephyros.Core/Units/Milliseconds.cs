@@ -12,6 +12,9 @@ public readonly record struct Milliseconds(double Value) : IQuantity<Millisecond
     /// <summary>The same span for computation, rounded to 100 ns ticks.</summary>
     public TimeSpan ToTimeSpan() => TimeSpan.FromTicks((long)Math.Round(Value * TimeSpan.TicksPerMillisecond));
 
+    /// <summary>As it is read in a sentence: seconds from one second up.</summary>
+    public string Words => Value >= 1000 ? Figures.Plain(Value / 1000) + " s" : ToString();
+
     /// <inheritdoc />
     public override string ToString() => Figures.Plain(Value) + " ms";
 }

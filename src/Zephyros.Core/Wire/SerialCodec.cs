@@ -61,5 +61,7 @@ public abstract class SerialCodec : WireCodec
             // Until every channel was sent once there is nothing to go by.
             return fresh && turn >= codec.Descriptor.FramesForAll;
         }
+
+        public override WireLine Copy() => new Line(codec) { turn = turn };
     }
 }

@@ -8,4 +8,7 @@ public abstract class WireLine
     /// <param name="received">Takes the counts that arrive. A channel that this frame does not carry keeps what it had.</param>
     /// <returns>True when a good frame arrived whose values are fresh.</returns>
     public abstract bool Carry(ReadOnlySpan<int> sent, Span<int> received);
+
+    /// <summary>Another line on which as much was sent.</summary>
+    public abstract WireLine Copy();
 }

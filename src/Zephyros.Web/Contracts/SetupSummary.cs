@@ -1,3 +1,5 @@
+using Zephyros.Core.Verdicts;
+
 namespace Zephyros.Web.Contracts;
 
 /// <summary>One craft in the hangar.</summary>
@@ -7,7 +9,13 @@ namespace Zephyros.Web.Contracts;
 /// <param name="Transmitter">The transmitter's name.</param>
 /// <param name="Revision">The revision that it stands at.</param>
 /// <param name="SavedAt">When that was saved, in UTC (RFC 3339).</param>
-/// <param name="Findings">What is wrong and not justified, worst first.</param>
+/// <param name="Word">The verdict in a word.</param>
+/// <param name="Headline">The verdict in a line.</param>
+/// <param name="Running">True while the proof goes on, or waits for its turn.</param>
+/// <param name="Lines">What is open, worst first.</param>
+/// <param name="StepsDone">How many steps of the work are done.</param>
+/// <param name="StepsNeeded">How many this craft needs.</param>
+/// <param name="NextStep">What to do next; null when no step is open.</param>
 public sealed record SetupSummary(
     string Id,
     string Name,
@@ -15,5 +23,11 @@ public sealed record SetupSummary(
     string Transmitter,
     int Revision,
     DateTimeOffset SavedAt,
-    IReadOnlyList<OpenFinding> Findings
+    VerdictWord Word,
+    string Headline,
+    bool Running,
+    IReadOnlyList<VerdictLine> Lines,
+    int StepsDone,
+    int StepsNeeded,
+    string? NextStep
 );

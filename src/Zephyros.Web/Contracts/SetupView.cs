@@ -30,6 +30,7 @@ namespace Zephyros.Web.Contracts;
 /// <param name="Latency">How long a movement takes from the stick to the board, part by part.</param>
 /// <param name="Link">How far the radio link should reach.</param>
 /// <param name="Ports">The ports of the board as places for the receiver, the best first.</param>
+/// <param name="Board">The board's settings in groups, as sentences.</param>
 /// <param name="Budget">What is planned on each channel, and what of it survives the link.</param>
 /// <param name="Quality">Where the signal quality could travel.</param>
 /// <param name="Starts">What the fields of something new start with.</param>
@@ -52,6 +53,7 @@ public sealed record SetupView(
     IReadOnlyList<LatencyPart> Latency,
     LinkBudget Link,
     IReadOnlyList<PortChoice> Ports,
+    IReadOnlyList<BoardGroup> Board,
     IReadOnlyList<BudgetRow> Budget,
     QualityView Quality,
     StartValues Starts
@@ -86,6 +88,7 @@ public sealed record SetupView(
             LatencyBudget.Of(setup),
             LinkBudget.Of(setup.Air),
             PortChoices.Of(setup.Board, plan.Wire),
+            BoardGroups.Of(setup.Board, plan.Wire),
             ChannelBudget.Of(plan),
             QualityView.Of(setup),
             StartValues.With(setup.Transmitter)

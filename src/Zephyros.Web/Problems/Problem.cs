@@ -1,4 +1,6 @@
 using Microsoft.AspNetCore.Mvc;
+using Zephyros.Core.Edits;
+using Zephyros.Core.Setups;
 using Zephyros.Core.Setups.Validation;
 
 namespace Zephyros.Web.Problems;
@@ -25,12 +27,23 @@ internal static class Problem
     }
 
     /// <summary>400: the document or edit is not valid; each error names its place.</summary>
-    public static IResult Invalid(string title, IReadOnlyList<SetupProblem> errors)
+    /// <param name="title">The kind of problem, in a few words.</param>
+    /// <param name="errors">What is wrong, by its place as a JSON Pointer.</param>
+    /// <param name="setup">Where things are looked up for their names, when the places are of a setup.</param>
+    public static IResult Invalid(string title, IReadOnlyList<SetupProblem> errors, Setup? setup = null)
     {
         var first = errors[0];
         var more = errors.Count > 1 ? $" ({errors.Count - 1} more)" : "";
-        var place = first.Place.Length > 0 ? $"At {first.Place}: " : "";
+        // Pilots know no pointers; programs find them among the errors.
+        var place = first.Place.Length > 0 ? $"{Words(first.Place, setup)}: " : "";
         return Of(StatusCodes.Status400BadRequest, title, $"{place}{first.Reason}{more}", errors);
+    }
+
+    /// <summary>A place of a setup in words; as it is when it is no pointer.</summary>
+    public static string Words(string place, Setup? setup)
+    {
+        var words = (setup is null ? FieldWords.Of(place) : FieldWords.Of(place, setup)).Words;
+        return words.Length > 0 ? words : place;
     }
 
     /// <summary>404.</summary>

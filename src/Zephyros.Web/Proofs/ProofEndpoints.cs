@@ -1,7 +1,6 @@
 using Zephyros.Core.Edits;
 using Zephyros.Core.Fixes;
 using Zephyros.Core.Path;
-using Zephyros.Core.Proof;
 using Zephyros.Core.Proof.Export;
 using Zephyros.Core.Proof.Promises;
 using Zephyros.Core.Proof.Replay;
@@ -17,8 +16,6 @@ namespace Zephyros.Web.Proofs;
 /// <summary>The proof of a setup: promises, verdicts, sequences, fixes, and the explored model to take away.</summary>
 internal static class ProofEndpoints
 {
-    private static readonly ProofLimits FixLimits = new(Bytes: 200L << 20);
-
     /// <summary>Maps the endpoints.</summary>
     public static void Map(RouteGroupBuilder setups)
     {
@@ -30,7 +27,7 @@ internal static class ProofEndpoints
             .Finds<ProofView>();
         setups.MapPost("/{id}/proof/cancel", Cancel).WithName("CancelProof").Finds<ProofView>();
         setups.MapGet("/{id}/proof/{code}/model", Export).WithName("ExportProof").Finds<string>();
-        setups.MapGet("/{id}/proof/{code}/fixes", Fixes).WithName("ListProvenFixes").Finds<ProvenFix[]>();
+        setups.MapGet("/{id}/proof/{code}/fixes", FixesAsync).WithName("ListProvenFixes").Finds<ProvenFix[]>();
         setups.MapPost("/{id}/proof/{code}/bench/{step:int}", Play).WithName("PlayProofStep").Finds<BenchMessage>();
         setups
             .MapPut("/{id}/proof/{code}", DecideAsync)
@@ -76,17 +73,25 @@ internal static class ProofEndpoints
             : TypedResults.File(System.Text.Encoding.UTF8.GetBytes(text), "text/plain; charset=utf-8", $"{code}.pml");
     }
 
-    private static IResult Fixes(HttpContext context, string id, string code, ProofRuns runs)
+    private static async Task<IResult> FixesAsync(HttpContext context, string id, string code, ProofRuns runs)
     {
         if (runs.Enter(id) is not { } run)
             return Saving.NoSetup(id);
         if (Find(code) is not { } promise)
             return NoPromise(code);
-        if (run.VerdictOf(code) is not { Kind: VerdictKind.Broken or VerdictKind.Vacuous })
-            return TypedResults.Ok(Array.Empty<ProvenFix>());
-        return TypedResults.Ok(
-            ProvenFixes.For(run.Setup, promise, run.Verdicts(), FixLimits, context.RequestAborted).ToArray()
-        );
+        try
+        {
+            var fixes = await runs.FixesAsync(run, context.RequestAborted);
+            return TypedResults.Ok(fixes.GetValueOrDefault(promise.Code, []).ToArray());
+        }
+        catch (OperationCanceledException) when (!context.RequestAborted.IsCancellationRequested)
+        {
+            return Problem.Of(
+                StatusCodes.Status409Conflict,
+                "The search was ended",
+                "The setup was changed, or is proven anew, while fixes were tried. Ask again."
+            );
+        }
     }
 
     private static IResult Play(string id, string code, int step, ProofRuns runs, BenchRooms rooms)

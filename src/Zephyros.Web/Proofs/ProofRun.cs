@@ -1,8 +1,10 @@
 using System.Diagnostics;
+using Zephyros.Core.Fixes;
 using Zephyros.Core.Path;
 using Zephyros.Core.Proof;
 using Zephyros.Core.Proof.Promises;
 using Zephyros.Core.Setups;
+using Zephyros.Core.Verdicts;
 using Zephyros.Storage;
 using Zephyros.Web.Contracts;
 
@@ -11,6 +13,9 @@ namespace Zephyros.Web.Proofs;
 /// <summary>One run through all promises of one revision, in the background. Several threads may look at it.</summary>
 internal sealed class ProofRun : IProgress<ProofProgress>, IDisposable
 {
+    // A fix that takes more to prove is not looked for.
+    private static readonly ProofLimits FixLimits = new(Bytes: 200L << 20);
+
     private readonly Lock gate = new();
     private readonly CancellationTokenSource cancellation = new();
     private readonly Setup setup;
@@ -19,6 +24,9 @@ internal sealed class ProofRun : IProgress<ProofProgress>, IDisposable
     private readonly KnownVerdicts known;
     private readonly string fingerprint;
     private readonly Dictionary<string, KnownVerdict> done = new(StringComparer.Ordinal);
+    private readonly HashSet<string> left = new(StringComparer.Ordinal);
+    private readonly CancellationTokenSource replaced = new();
+    private FixSearch? search;
     private string? current;
     private ProofProgress progress;
     private bool running = true;
@@ -44,24 +52,30 @@ internal sealed class ProofRun : IProgress<ProofProgress>, IDisposable
     /// <summary>When somebody looked at it last, as a time stamp of the clock.</summary>
     public long Seen { get; set; }
 
-    /// <summary>True while it waits until there is room for it.</summary>
+    /// <summary>True while it, or its search for fixes, waits until there is room for it.</summary>
     public bool Waits
     {
         get
         {
             lock (gate)
-                return running && !entered;
+                return running ? !entered : search is { Waits: true };
         }
     }
 
     /// <summary>True when it was ended for another one; what it had proven is known.</summary>
     public bool GaveWay { get; private set; }
 
-    /// <summary>Ends it for another one, if it still runs.</summary>
+    /// <summary>Ends what still runs of it for another one: its search for fixes, and the run itself unless somebody asked for it.</summary>
     public void GiveWay()
     {
         lock (gate)
+        {
+            search?.End();
+            if (Asked)
+                return;
             GaveWay = running;
+        }
+
         Cancel();
     }
 
@@ -73,6 +87,9 @@ internal sealed class ProofRun : IProgress<ProofProgress>, IDisposable
 
     /// <summary>Ends when the run does.</summary>
     public Task Finished { get; }
+
+    /// <summary>Ends when the run and its search for fixes do, however they end.</summary>
+    public Task Ended => Task.WhenAny(Task.WhenAll(Finished, search?.Found ?? Task.CompletedTask));
 
     /// <summary>The setup that is proven.</summary>
     public Setup Setup => setup;
@@ -89,7 +106,53 @@ internal sealed class ProofRun : IProgress<ProofProgress>, IDisposable
     }
 
     /// <summary>Cancels the run for good.</summary>
-    public void Dispose() => Cancel();
+    public void Dispose()
+    {
+        Cancel();
+        replaced.Cancel();
+    }
+
+    /// <summary>How the promises stand; those that the run was ended before, or in the middle of, are not known.</summary>
+    /// <param name="running">True while it runs.</param>
+    public IReadOnlyList<PromiseStanding> Standings(out bool running)
+    {
+        lock (gate)
+        {
+            running = this.running;
+            return Standing(setup, code => left.Contains(code) ? null : done.GetValueOrDefault(code)?.Verdict);
+        }
+    }
+
+    /// <summary>How the promises of a setup stand.</summary>
+    /// <param name="setup">The setup.</param>
+    /// <param name="of">The verdict on a promise by its code, or null.</param>
+    public static IReadOnlyList<PromiseStanding> Standing(Setup setup, Func<string, PromiseVerdict?> of) =>
+        [.. PromiseList.All.Select(p => new PromiseStanding(p, of(p.Code), setup.Promises.GetValueOrDefault(p.Code)))];
+
+    /// <summary>The fixes of all promises that are not kept, by code; searched for once, when somebody asks first, and anew when the
+    /// search was ended for another one.</summary>
+    /// <returns>The search, which goes on until another run takes the place of this one, or nobody looks and others wait.</returns>
+    public Task<IReadOnlyDictionary<string, IReadOnlyList<ProvenFix>>> Fixes()
+    {
+        lock (gate)
+        {
+            if (search is null || search.Found.IsCanceled && !replaced.IsCancellationRequested)
+                search = new FixSearch(Finished, Search, room, replaced.Token);
+            return search.Found;
+        }
+    }
+
+    private IReadOnlyDictionary<string, IReadOnlyList<ProvenFix>> Search(CancellationToken token)
+    {
+        var verdicts = Verdicts();
+        Promise[] broken =
+        [
+            .. PromiseList.All.Where(p =>
+                verdicts.GetValueOrDefault(p.Code) is VerdictKind.Broken or VerdictKind.Vacuous
+            ),
+        ];
+        return ProvenFixes.ForEach(setup, broken, verdicts, FixLimits, token);
+    }
 
     /// <inheritdoc />
     public void Report(ProofProgress value)
@@ -192,6 +255,7 @@ internal sealed class ProofRun : IProgress<ProofProgress>, IDisposable
                 room.Release();
             lock (gate)
             {
+                left.UnionWith(Left().Select(p => p.Code));
                 foreach (var promise in Left().ToArray())
                     done[promise.Code] = new(NotProven("It was cancelled before its turn."), 0, []);
                 (current, running) = (null, false);
@@ -236,7 +300,12 @@ internal sealed class ProofRun : IProgress<ProofProgress>, IDisposable
         var proven = new KnownVerdict(verdict, (int)clock.ElapsedMilliseconds, path);
         known.Keep(fingerprint, promise.Code, wish.TwoHands, proven);
         lock (gate)
+        {
             done[promise.Code] = proven;
+            // What was ended on its way says nothing of the promise.
+            if (verdict.Kind == VerdictKind.NotProven && token.IsCancellationRequested)
+                left.Add(promise.Code);
+        }
     }
 
     private static PromiseVerdict NotProven(string reason) => new(VerdictKind.NotProven, reason);

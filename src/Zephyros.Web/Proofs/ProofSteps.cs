@@ -30,7 +30,8 @@ internal static class ProofSteps
                     path[i].Outcome,
                     path[i].Board.Motors,
                     setup.Transmitter.Controls.TryGetValue(followed, out var control) ? control.Name : "",
-                    picture.Trace.Stops
+                    picture.Trace.Stops,
+                    picture.Bars.TryGetValue(StickAxis.Throttle.Word(), out var bar) ? bar.Now : null
                 )
             );
         }

@@ -31,6 +31,10 @@ internal static class EndpointContracts
             .Problem(StatusCodes.Status412PreconditionFailed)
             .Problem(StatusCodes.Status428PreconditionRequired);
 
+    /// <summary>Answers with nothing: 204, or 404.</summary>
+    public static RouteHandlerBuilder Leaves(this RouteHandlerBuilder endpoint) =>
+        endpoint.Produces(StatusCodes.Status204NoContent).Problem(StatusCodes.Status404NotFound);
+
     private static RouteHandlerBuilder Problem(this RouteHandlerBuilder endpoint, int status) =>
         endpoint.Produces<ProblemDetails>(status, "application/problem+json");
 }

@@ -1,6 +1,7 @@
 using System.Runtime.CompilerServices;
 using Zephyros.Core.Findings;
 using Zephyros.Core.Setups;
+using Zephyros.Core.Verdicts;
 
 namespace Zephyros.Web.Setups;
 
@@ -10,6 +11,7 @@ internal sealed class KnownFindings
 {
     private readonly ConditionalWeakTable<Setup, IReadOnlyList<Finding>> found = [];
     private readonly ConditionalWeakTable<Setup, IReadOnlyList<Finding>> known = [];
+    private readonly ConditionalWeakTable<Setup, ToldFindings> told = [];
 
     /// <summary>What is wrong with a setup, as <see cref="Examination.Of"/> gives it. Trying the fixes of a whole hangar, which nobody looks at
     /// there, takes many times as long.</summary>
@@ -17,4 +19,7 @@ internal sealed class KnownFindings
 
     /// <summary>The findings of a setup, as <see cref="Examination.WithTriedFixes"/> gives them.</summary>
     public IReadOnlyList<Finding> Of(Setup setup) => known.GetValue(setup, Examination.WithTriedFixes);
+
+    /// <summary>The same as a verdict tells them.</summary>
+    public ToldFindings Told(Setup setup) => told.GetValue(setup, s => ToldFindings.Of(Of(s), s));
 }

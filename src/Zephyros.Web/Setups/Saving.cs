@@ -23,7 +23,9 @@ internal sealed class Saving(SetupStore store, BenchRooms benches)
             return Stale(current);
         if (make(current.Setup) is not { } edit)
             return Problem.NotFound("There is no such edit for this setup now.");
-        return Apply(context, current, edit);
+        return Apply(current.Setup, edit, out refusal) is { } next
+            ? Answer(context, current.Id, store.Save(current.Id, current.Revision, next, edit.Title), "change")
+            : refusal!;
     }
 
     /// <summary>Undoes or redoes.</summary>
@@ -37,31 +39,29 @@ internal sealed class Saving(SetupStore store, BenchRooms benches)
     /// <summary>404 for a setup.</summary>
     public static IResult NoSetup(string id) => Problem.NotFound($"There is no setup \"{id}\".");
 
-    private IResult Apply(HttpContext context, StoredSetup current, SetupEdit edit)
+    /// <summary>What a setup is after an edit; null, and why, when it does not apply or leads to no valid one.</summary>
+    public static Setup? Apply(Setup current, SetupEdit edit, out IResult? refusal)
     {
         try
         {
-            var reading = edit.ApplyTo(current.Setup);
-            return reading.Setup is null
-                ? Problem.Invalid("The edit leads to no valid setup", reading.Problems)
-                : Answer(
-                    context,
-                    current.Id,
-                    store.Save(current.Id, current.Revision, reading.Setup, edit.Title),
-                    "change"
-                );
+            var reading = edit.ApplyTo(current);
+            refusal = reading.Setup is null
+                ? Problem.Invalid("The edit leads to no valid setup", reading.Problems, current)
+                : null;
+            return reading.Setup;
         }
         catch (PatchException error)
         {
             SetupProblem[] places = [new(error.Place, error.Message)];
-            return error.IsTest
+            refusal = error.IsTest
                 ? Problem.Of(
                     StatusCodes.Status409Conflict,
                     "The setup has changed",
-                    $"At {error.Place}: {error.Message}",
+                    $"{Problem.Words(error.Place, current)}: {error.Message}",
                     places
                 )
-                : Problem.Invalid("The edit does not apply", places);
+                : Problem.Invalid("The edit does not apply", places, current);
+            return null;
         }
     }
 

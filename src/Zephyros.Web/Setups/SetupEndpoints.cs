@@ -7,6 +7,7 @@ using Zephyros.Core.Setups.Validation;
 using Zephyros.Storage;
 using Zephyros.Web.Contracts;
 using Zephyros.Web.Problems;
+using Zephyros.Web.Standing;
 
 namespace Zephyros.Web.Setups;
 
@@ -18,19 +19,11 @@ internal static class SetupEndpoints
     /// <summary>Maps the endpoints.</summary>
     public static void Map(RouteGroupBuilder setups)
     {
-        setups
-            .MapGet(
-                "/",
-                (SetupStore store, KnownFindings findings) =>
-                    store.List().Select(stored => Summarise(stored, findings)).ToArray()
-            )
-            .WithName("ListSetups");
+        setups.MapGet("/", (CraftStanding standing) => standing.Summaries()).WithName("ListSetups");
         setups.MapPost("/", ImportAsync).WithName("ImportSetup").Accepts<Setup>("application/json").Creates();
         setups.MapPost("/new", NewAsync).WithName("NewSetup").Accepts<NewSetupRequest>("application/json").Creates();
         setups.MapGet("/{id}", Get).WithName("GetSetup").Finds<SetupDocument>();
         setups.MapGet("/{id}/view", View).WithName("GetView").Finds<SetupView>();
-        setups.MapGet("/{id}/revisions", Revisions).WithName("ListRevisions").Finds<RevisionEntry[]>();
-        setups.MapGet("/{id}/revisions/{number:int}", GetRevision).WithName("GetRevision").Finds<Setup>();
         setups.MapGet("/{id}/export", Export).WithName("ExportSetup").Finds<Setup>();
         setups
             .MapPost("/{id}/copies", CopyAsync)
@@ -56,21 +49,6 @@ internal static class SetupEndpoints
             .MapGet("/{id}/proposals/channel-order/{order}", ProposeOrder)
             .WithName("ProposeOrder")
             .Finds<SetupEdit>();
-    }
-
-    private static SetupSummary Summarise(StoredSetup stored, KnownFindings findings)
-    {
-        var setup = stored.Setup;
-        var open = findings.Untried(setup).Where(f => f.Justification is null);
-        return new SetupSummary(
-            stored.Id,
-            setup.Craft.Name,
-            setup.Craft.Summary,
-            setup.Transmitter.Name,
-            stored.Revision,
-            stored.SavedAt,
-            [.. open.Select(f => new OpenFinding(f.Title, f.Severity, f.Station))]
-        );
     }
 
     private static async Task<IResult> ImportAsync(HttpContext context, SetupStore store, CancellationToken cancel)
@@ -106,14 +84,6 @@ internal static class SetupEndpoints
     private static IResult View(string id, SetupStore store) =>
         store.Find(id) is { } stored ? TypedResults.Ok(SetupView.Of(stored.Setup)) : Saving.NoSetup(id);
 
-    private static IResult Revisions(string id, SetupStore store) =>
-        store.History(id) is { Count: > 0 } history ? TypedResults.Ok(history) : Saving.NoSetup(id);
-
-    private static IResult GetRevision(string id, int number, SetupStore store) =>
-        store.At(id, number) is { } setup
-            ? TypedResults.Ok(setup)
-            : Problem.NotFound($"There is no revision {number} of \"{id}\".");
-
     private static IResult Export(string id, SetupStore store) =>
         store.Find(id) is { } stored
             ? TypedResults.File(SetupJson.WriteIndented(stored.Setup), "application/json", $"{stored.Id}.zephyros.json")
@@ -131,7 +101,7 @@ internal static class SetupEndpoints
             return problem!;
         if (store.Find(id) is not { } stored)
             return Saving.NoSetup(id);
-        var copy = stored.Setup with { Craft = stored.Setup.Craft with { Name = wish.Name } };
+        var copy = NewSetup.Copy(stored.Setup, wish.Name);
         var wrong = SetupValidator.Check(copy);
         return wrong.Count > 0
             ? Problem.Invalid("No valid name", wrong)

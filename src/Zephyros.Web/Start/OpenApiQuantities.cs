@@ -1,5 +1,6 @@
 using System.Collections.Immutable;
 using System.Text.Json;
+using System.Text.Json.Nodes;
 using System.Text.Json.Serialization.Metadata;
 using Microsoft.AspNetCore.OpenApi;
 using Microsoft.OpenApi;
@@ -21,6 +22,7 @@ internal static class OpenApiQuantities
             {
                 MendTests(document);
                 MendQuantities(document);
+                MendEnumerations(document);
                 return Task.CompletedTask;
             }
         );
@@ -43,6 +45,19 @@ internal static class OpenApiQuantities
             }
         );
     }
+
+    // Whether a member may be null is said at the member, and nothing about the enumeration, which others use too.
+    private static void MendEnumerations(OpenApiDocument document)
+    {
+        foreach (var schema in document.Components?.Schemas?.Values.OfType<OpenApiSchema>() ?? [])
+            if (schema.Enum?.Any(IsNull) == true)
+            {
+                schema.Enum = [.. schema.Enum.Where(value => !IsNull(value))];
+                schema.Type &= ~JsonSchemaType.Null;
+            }
+    }
+
+    private static bool IsNull(JsonNode? value) => value is null || JsonNullSentinel.IsJsonNullSentinel(value);
 
     // The range of a member that holds several values is the range of each of them.
     private static void MoveRange(OpenApiSchema schema)

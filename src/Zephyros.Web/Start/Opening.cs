@@ -48,6 +48,6 @@ internal sealed class Opening(IServiceProvider services, IConfiguration configur
         var store = services.GetRequiredService<SetupStore>();
         // A damaged file is opened for what can still be read of it, and nothing is put into it.
         if (configuration.GetValue("demo", false) && services.GetRequiredService<Database>().Damaged is null)
-            DemoData.LoadIntoEmpty(store, Path.Combine(AppContext.BaseDirectory, "demo"));
+            DemoData.LoadIntoEmpty(store);
     }
 }

@@ -1,12 +1,15 @@
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { setNonce } from 'get-nonce';
-import { lazy, StrictMode, Suspense } from 'react';
+import { StrictMode, Suspense } from 'react';
 import { createRoot } from 'react-dom/client';
 import { BrowserRouter, Route, Routes } from 'react-router';
 import { Hangar } from './hangar/Hangar';
+import { ProblemError } from './api/client';
+import { fetchAhead, later } from './shell/later';
 import { NotFound } from './shell/NotFound';
 import { applyStoredTheme } from './shell/theme';
 import { Boundary } from './ui/Boundary';
+import { keepFocus } from './ui/keepFocus';
 import './styles.css';
 
 // The dialogs' library puts a style element into the page; the page's security policy lets it in by this nonce.
@@ -14,12 +17,29 @@ setNonce(document.querySelector<HTMLMetaElement>('meta[name=csp-nonce]')?.conten
 applyStoredTheme();
 
 // The hangar is small; the bench and what belongs to it are fetched when a craft is opened.
-const SetupPage = lazy(() => import('./setup/SetupPage'));
-const FigurePage = lazy(() => import('./figures/FigurePage'));
+const SetupPage = later(() => import('./setup/SetupPage'));
+const WordsPage = later(() => import('./figures/WordsPage'));
+const FigurePage = later(() => import('./figures/FigurePage'));
 
-const queries = new QueryClient({ defaultOptions: { queries: { retry: 1, staleTime: 5_000 } } });
+/** So long after its start the page fetches what it may need later, in milliseconds: what it needs now comes first. */
+const WHEN_OPENED = 1_000;
 
-createRoot(document.getElementById('root')!).render(
+const queries = new QueryClient({
+  defaultOptions: {
+    queries: {
+      // What is asked while the server is away waits for it; an answer that is a refusal is asked for once more.
+      retry: (failed, error) => failed < 1 || (error instanceof ProblemError && error.status === 0),
+      refetchOnReconnect: 'always',
+      staleTime: 5_000,
+    },
+    // What changes something is never kept for later.
+    mutations: { networkMode: 'always' },
+  },
+});
+
+const root = document.getElementById('root')!;
+keepFocus(root);
+createRoot(root).render(
   <StrictMode>
     <QueryClientProvider client={queries}>
       <BrowserRouter>
@@ -35,6 +55,7 @@ createRoot(document.getElementById('root')!).render(
               <Route path="/" element={<Hangar />} />
               <Route path="/craft/:id/:station?" element={<SetupPage />} />
               <Route path="/figures" element={<FigurePage />} />
+              <Route path="/words" element={<WordsPage />} />
               <Route path="*" element={<NotFound />} />
             </Routes>
           </Suspense>
@@ -43,3 +64,5 @@ createRoot(document.getElementById('root')!).render(
     </QueryClientProvider>
   </StrictMode>,
 );
+
+setTimeout(() => void fetchAhead(), WHEN_OPENED);

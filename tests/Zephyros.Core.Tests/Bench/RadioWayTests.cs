@@ -119,6 +119,20 @@ public sealed class RadioWayTests
         Assert.Equal(1110.9, bench.Snapshot("throttle").Received[7].Value, 0.7);
     }
 
+    [Fact]
+    public void A_quality_that_the_receiver_puts_in_stays_when_the_setup_is_edited()
+    {
+        var setup = QualityEdits.ByReceiver(Demo.Plain, new ChannelNumber(8)).ApplyTo(Demo.Plain).Setup!;
+        var bench = new BenchRun(setup);
+        bench.SetDistance(Where(setup.Air, 70));
+        bench.AdvanceTo(TimeSpan.FromSeconds(3));
+        bench.Replace(setup with { Craft = setup.Craft with { Summary = "Another" } });
+        bench.AdvanceTo(bench.Now + setup.Wire.FramePeriod.ToTimeSpan());
+        var picture = bench.Snapshot("throttle");
+        Assert.InRange(picture.Air!.Quality.Value, 50, 90);
+        Assert.Equal(1500 + (5.12 * ((2 * picture.Air.Quality.Value) - 100)), picture.Received[7].Value, 0.7);
+    }
+
     internal static Kilometres Where(LinkSettings link, double percent)
     {
         var (near, far) = (0.001, 1e6);

@@ -23,21 +23,22 @@ public sealed class PathTracerTests
     public void The_story_of_the_throttle_that_arrives_as_roll()
     {
         var trace = Follow(Demo.Sandpiper, "throttle", 40);
-        Assert.Equal(["+40 %", "1704.8 µs", "1320 count", "1705 µs", "roll", "205 °/s right"], Figures(trace));
+        Assert.Equal(["+40 %", "1704.8 µs", "1704.8 µs", "1320 count", "roll", "205 °/s right"], Figures(trace));
         Assert.Equal("map A E T R reads channel 1", trace.Stops[4].Note);
         Assert.Equal(
             [TraceMark.Live, TraceMark.Live, TraceMark.Live, TraceMark.Live, TraceMark.Wrong, TraceMark.Wrong],
             trace.Stops.Select(s => s.Mark)
         );
         Assert.Contains("1500 + 5.12 × 40 = 1704.8 µs", trace.Stops[1].Working);
-        Assert.Contains("(1704.8 − 880) / 0.625 = 1319.68", trace.Stops[2].Working);
+        Assert.Contains("(1704.8 − 880) / 0.625 = 1319.68", trace.Stops[3].Working);
+        Assert.StartsWith("= 1705 µs", trace.Stops[3].Note, StringComparison.Ordinal);
     }
 
     [Fact]
     public void The_arm_switch_reaches_its_function()
     {
         var trace = Follow(Demo.Plain, "left-shoulder", 2);
-        Assert.Equal(["far", "2012.0 µs", "1811 count", "2012 µs", "Arm", "disarmed"], Figures(trace));
+        Assert.Equal(["far", "2012.0 µs", "2012.0 µs", "1811 count", "Arm", "disarmed"], Figures(trace));
     }
 
     [Fact]
@@ -53,7 +54,8 @@ public sealed class PathTracerTests
         var stepped = Demo.Plain.WithAir(a => a with { ChannelSteps = a.ChannelSteps.Add(new(6), 2) });
         var stops = Follow(stepped, "right-front-inner", 2).Stops;
         Assert.Equal("The link gives this channel 2 steps: 1500 µs arrives as 2012 µs.", stops[2].Working[0]);
-        Assert.Equal("2012", stops[3].Figure);
+        Assert.Equal("2012.0", stops[2].Figure);
+        Assert.Equal("1811", stops[3].Figure);
         var quality = Demo.Plain.WithAir(a => a with { Receiver = a.Receiver with { QualityOn = 6 } });
         Assert.StartsWith(
             "The receiver puts the signal quality here",
@@ -106,6 +108,33 @@ public sealed class PathTracerTests
         var trace = Follow(Demo.Plain, "throttle", 0, Receiving with { Signal = BoardSignal.None });
         Assert.Equal("no good frames arrive", trace.Stops[4].Note);
     }
+
+    [Fact]
+    public void A_lost_link_breaks_the_path_in_the_air_whatever_the_receiver_goes_on_sending()
+    {
+        var plan = SignalPlan.Compile(Demo.Plain);
+        var values = plan.With("throttle", 40);
+        var way = new OnTheWay(values.Sent, values.Counts, Packets: false, "");
+        var stops = new PathTracer(plan, values, way, Receiving, values.Received).Follow("throttle").Stops;
+        Assert.Equal(
+            [TraceMark.Live, TraceMark.Live, TraceMark.Ended, TraceMark.Ended, TraceMark.Ended, TraceMark.Ended],
+            stops.Select(s => s.Mark)
+        );
+        Assert.EndsWith("the receiver goes on without packets", stops[3].Note, StringComparison.Ordinal);
+    }
+
+    // The limit of the plain craft is 1010 µs, and below it nothing refuses.
+    [Theory]
+    [InlineData(false, MotorLevel.Off, -100, "once it is armed; low enough to arm")]
+    [InlineData(false, MotorLevel.Off, -95, "once it is armed; not low, so it refuses to arm")]
+    [InlineData(true, MotorLevel.Off, -100, "armed, the motors stand")]
+    [InlineData(true, MotorLevel.Idle, -100, "armed, the motors idle")]
+    [InlineData(true, MotorLevel.Thrust, 40, "armed, the motors turn")]
+    public void Craft_and_arming_agree_about_the_throttle(bool armed, MotorLevel motors, double stick, string note) =>
+        Assert.Equal(
+            note,
+            Follow(Demo.Plain, "throttle", stick, Receiving with { Armed = armed, Motors = motors }).Stops[5].Note
+        );
 
     [Fact]
     public void Full_stick_is_held_at_the_maximum_rate()

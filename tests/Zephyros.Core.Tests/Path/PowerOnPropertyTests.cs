@@ -38,6 +38,53 @@ public sealed class PowerOnPropertyTests
             );
     }
 
+    [Theory]
+    [MemberData(nameof(Crafts))]
+    public void What_the_pilot_adds_is_held_where_it_starts_and_changes_nothing_else(string craft)
+    {
+        var setup = Setup(craft);
+        var before = PowerOnCheck.Of(SignalPlan.Compile(setup));
+        foreach (var left in before.Where(i => !i.Warns))
+        {
+            var control = setup.Transmitter.Controls[left.Control];
+            var added = setup with
+            {
+                Transmitter = setup.Transmitter with
+                {
+                    Controls = setup.Transmitter.Controls.SetItem(
+                        left.Control,
+                        control with
+                        {
+                            WarnedBecause = "I mix it up.",
+                        }
+                    ),
+                },
+            };
+            var after = PowerOnCheck.Of(SignalPlan.Compile(added));
+            var item = after.Single(i => i.Control == left.Control);
+            Assert.Equal((true, true, true, "I mix it up."), (item.Warns, item.IsOwn, item.StartFits, item.Reason));
+            Assert.Equal(control.StartSetting, item.Setting);
+            Assert.Equal(before.Where(i => i != left), after.Where(i => i != item));
+        }
+
+        // What must be held anyway is held for its own reason.
+        var held = before.First(i => i.Warns);
+        var twice = setup with
+        {
+            Transmitter = setup.Transmitter with
+            {
+                Controls = setup.Transmitter.Controls.SetItem(
+                    held.Control,
+                    setup.Transmitter.Controls[held.Control] with
+                    {
+                        WarnedBecause = "x",
+                    }
+                ),
+            },
+        };
+        Assert.Equal(before, PowerOnCheck.Of(SignalPlan.Compile(twice)));
+    }
+
     private static Setup Setup(string craft) =>
         craft switch
         {

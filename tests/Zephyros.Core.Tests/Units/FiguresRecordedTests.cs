@@ -2,7 +2,7 @@ using Zephyros.Core.Units;
 
 namespace Zephyros.Core.Tests.Units;
 
-/// <summary>The document of figures is written by the program; see <see cref="Recorded"/>.</summary>
+/// <summary>The documents of figures and words are written by the program; see <see cref="Recorded"/>.</summary>
 public sealed class FiguresRecordedTests
 {
     [Fact]
@@ -26,4 +26,22 @@ public sealed class FiguresRecordedTests
                     ),
             ]
         );
+
+    [Fact]
+    public void The_document_of_words_is_the_glossary()
+    {
+        Assert.Distinct(Glossary.All.Select(w => w.Word), StringComparer.Ordinal);
+        Recorded.AssertDocument(
+            "docs/trade/words.md",
+            [
+                "# Words",
+                "",
+                "The field's words as Zephyros uses them, along the path of the signal; the program explains them where they stand.",
+                "",
+                "| Word | Meaning |",
+                "|---|---|",
+                .. Glossary.All.Select(w => $"| **{w.Word}** | {w.Meaning} |"),
+            ]
+        );
+    }
 }

@@ -32,4 +32,11 @@ public sealed class ModelMemory
         other.Cells.CopyTo(Cells, 0);
         Restless = other.Restless;
     }
+
+    /// <summary>Remembers all of what another one of the same model does, what holds now included.</summary>
+    internal void Become(ModelMemory other)
+    {
+        TakeOver(other);
+        other.Forced.CopyTo(Forced, 0);
+    }
 }

@@ -93,6 +93,18 @@ public static class PowerOnCheck
     private static double Travelled(Control control, string wanted) =>
         wanted == AtStart ? control.StartSetting : Percent.Low.Value;
 
+    // What nothing asks for may still be wanted by the pilot.
     private static PowerOnItem Left(string id, Control control, string reason) =>
-        new(id, control.Name, "", reason, Warns: false, StartFits: true);
+        control.WarnedBecause.Length == 0
+            ? new(id, control.Name, "", reason, Warns: false, StartFits: true)
+            : Warned(
+                id,
+                control,
+                control.NamedPositions.FirstOrDefault(p => p.Setting == control.StartSetting)?.Name ?? AtStart,
+                control.WarnedBecause,
+                fits: true
+            ) with
+            {
+                IsOwn = true,
+            };
 }

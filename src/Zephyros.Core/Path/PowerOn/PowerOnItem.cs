@@ -9,6 +9,9 @@ namespace Zephyros.Core.Path.PowerOn;
 /// <param name="StartFits">False when its own start position is not the one that is wanted.</param>
 public sealed record PowerOnItem(string Control, string Name, string Wanted, string Reason, bool Warns, bool StartFits)
 {
+    /// <summary>True when the check holds it only because the pilot wants it to.</summary>
+    public bool IsOwn { get; init; }
+
     /// <summary>The setting that is wanted: percent, position, or 0 and 1; see <see cref="Hands.Control.Read"/>.</summary>
     public double Setting { get; init; }
 }

@@ -80,6 +80,13 @@ public sealed class PathTracer
         }
 
         yield return AtAir(number);
+        // Without packets whatever is behind the air is not of this hand.
+        foreach (var stop in BehindAir(control, controlId, number))
+            yield return way.Packets || stop.Mark == TraceMark.Wrong ? stop : stop with { Mark = TraceMark.Ended };
+    }
+
+    private IEnumerable<TraceStop> BehindAir(Control control, string controlId, ChannelNumber number)
+    {
         yield return AtWire(number);
         if (!board.HasSignal)
         {
@@ -171,19 +178,14 @@ public sealed class PathTracer
         if (!way.Packets || way.Sent is not { } packet)
             return Ended(Station.Air, "no packets arrive");
         var (sent, pulse) = OverLink(number, packet);
-        var count = plan.Wire.ToCount(pulse, plan.Setup.Wire.Rounding);
         var link = plan.Setup.Air;
         return new TraceStop(
             Station.Air,
-            Figures.Plain(count),
-            "count",
+            Figures.Steady(pulse.Value, 1),
+            Microseconds.Symbol,
             $"{link.Channels} channels · {link.PacketRate}",
             TraceMark.Live,
-            [
-                .. LinkWords(number, sent, pulse),
-                $"({Figures.Plain(pulse.Value)} − {Figures.Plain(plan.Wire.Zero.Value, 3)}) / {Figures.Plain(plan.Wire.Step.Value, 4)} = {Figures.Plain(plan.Wire.Exact(pulse))}",
-                $"Made whole: {count} of {plan.Wire.SmallestCount} to {plan.Wire.LargestCount}",
-            ]
+            [LinkWords(number, sent, pulse)]
         );
     }
 
@@ -196,13 +198,12 @@ public sealed class PathTracer
             : (sent, plan.OverLink(number.Value - 1, sent));
     }
 
-    private IEnumerable<string> LinkWords(ChannelNumber number, Microseconds sent, Microseconds arrives)
-    {
-        if (number.Value - 1 == plan.QualityPlace)
-            yield return $"The receiver puts the signal quality here: {arrives} instead of {sent}.";
-        else if (arrives != sent)
-            yield return $"The link gives this channel {plan.Setup.Air.StepsOn(number.Value)} steps: {Figures.Plain(sent.Value)} µs arrives as {Figures.Plain(arrives.Value)} µs.";
-    }
+    private string LinkWords(ChannelNumber number, Microseconds sent, Microseconds arrives) =>
+        number.Value - 1 == plan.QualityPlace
+            ? $"The receiver puts the signal quality here: {arrives} instead of {sent}."
+        : arrives != sent
+            ? $"The link gives this channel {plan.Setup.Air.StepsOn(number.Value)} steps: {Figures.Plain(sent.Value)} µs arrives as {Figures.Plain(arrives.Value)} µs."
+        : $"The link brings it as it was sent: {Figures.Plain(sent.Value)} µs.";
 
     private TraceStop AtWire(ChannelNumber number)
     {
@@ -212,13 +213,16 @@ public sealed class PathTracer
         var value = plan.Wire.ToMicroseconds(count);
         return new TraceStop(
             Station.Wire,
-            Figures.Steady(value.Value, 0),
-            Microseconds.Symbol,
+            Figures.Plain(count),
+            "count",
             way.Packets
-                ? $"{plan.Wire.Name} · every {plan.Setup.Wire.FramePeriod}"
-                : "the receiver goes on without packets",
+                ? $"= {Figures.Steady(value.Value, 0)} µs · {plan.Wire.Name} · every {plan.Setup.Wire.FramePeriod}"
+                : $"= {Figures.Steady(value.Value, 0)} µs · the receiver goes on without packets",
             TraceMark.Live,
             [
+                .. way is { Packets: true, Sent: { } brought }
+                    ? Counted(OverLink(number, brought).Arrives, count)
+                    : Array.Empty<string>(),
                 $"{Figures.Plain(plan.Wire.Zero.Value, 3)} + {Figures.Plain(plan.Wire.Step.Value, 4)} × {count} = {Figures.Plain(value.Value, 3)} µs",
                 .. way is { Packets: true, Sent: { } packet }
                     ?
@@ -232,6 +236,12 @@ public sealed class PathTracer
             ]
         );
     }
+
+    private IEnumerable<string> Counted(Microseconds pulse, int count) =>
+        [
+            $"({Figures.Plain(pulse.Value)} − {Figures.Plain(plan.Wire.Zero.Value, 3)}) / {Figures.Plain(plan.Wire.Step.Value, 4)} = {Figures.Plain(plan.Wire.Exact(pulse))}",
+            $"Made whole: {count} of {plan.Wire.SmallestCount} to {plan.Wire.LargestCount}",
+        ];
 
     private TraceStop[] AtStickInput(Control control, ChannelNumber number)
     {
@@ -263,7 +273,14 @@ public sealed class PathTracer
         {
             var throttle = CraftResponse.Throttle(value);
             var sum = $"({Figures.Plain(value.Value, 1)} − 1000) / 1000 = {Figures.Plain(throttle.Value, 1)} %";
-            return new TraceStop(Station.Craft, Figures.Plain(throttle.Value, 0), "% throttle", condition, mark, [sum]);
+            return new TraceStop(
+                Station.Craft,
+                Figures.Plain(throttle.Value, 0),
+                "% throttle",
+                AsArmed(value),
+                mark,
+                [sum]
+            );
         }
 
         var rate = CraftResponse.Rate(plan.Setup.Board, value);
@@ -277,6 +294,23 @@ public sealed class PathTracer
             mark,
             [.. RateWorking(value, $"{Figures.Plain(asked.Value, 1)} °/s{held}")]
         );
+    }
+
+    // In the words by which the board arms or refuses: the two must agree.
+    private string AsArmed(Microseconds throttle)
+    {
+        if (board.Armed)
+            return board.Motors switch
+            {
+                MotorLevel.Off => "armed, the motors stand",
+                MotorLevel.Idle or MotorLevel.IdleWithControl => "armed, the motors idle",
+                MotorLevel.Thrust => "armed, the motors turn",
+            };
+        if (throttle.Value < plan.Setup.Board.ThrottleLow.Value)
+            return "once it is armed; low enough to arm";
+        return plan.Setup.Board.Guards.RefusesThrottle
+            ? "once it is armed; not low, so it refuses to arm"
+            : "once it is armed; not low";
     }
 
     private IEnumerable<string> RateWorking(Microseconds value, string result)

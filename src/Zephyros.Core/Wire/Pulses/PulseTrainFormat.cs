@@ -99,5 +99,7 @@ public sealed class PulseTrainFormat : WireCodec
             Draw(sent[..channels], 0, edges);
             return Read([.. edges.Where(e => e.High).Select(e => e.At)], received[..channels]);
         }
+
+        public override WireLine Copy() => new Train(channels);
     }
 }

@@ -55,5 +55,7 @@ public sealed class SeparatePulsesFormat : WireCodec
                 received[i] = Math.Clamp(sent[i], PulseLimits.Shortest, PulseLimits.Longest);
             return true;
         }
+
+        public override WireLine Copy() => new Wires(channels);
     }
 }

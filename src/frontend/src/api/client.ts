@@ -1,5 +1,6 @@
 import createClient from 'openapi-fetch';
 import type { paths } from './generated/schema';
+import { doubtServer } from './server';
 
 /** The typed client of this server's endpoints. */
 export const api = createClient<paths>({ baseUrl: '/' });
@@ -30,7 +31,9 @@ interface Answer<T> {
 /** The data of an answer; throws a {@link ProblemError} with the server's own words otherwise. */
 export async function answer<T>(request: Promise<Answer<T>>): Promise<T> {
   const { data, error, response } = await request.catch((reason: unknown) => {
-    throw new ProblemError(0, reason instanceof TypeError ? 'The server does not answer.' : String(reason));
+    if (!(reason instanceof TypeError)) throw new ProblemError(0, String(reason));
+    doubtServer();
+    throw new ProblemError(0, 'The server does not answer.');
   });
   if (error === undefined && data !== undefined) return data;
   const { detail, errors } = (error ?? {}) as { detail?: string | null; errors?: { reason: string }[] };

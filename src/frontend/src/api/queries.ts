@@ -7,6 +7,12 @@ export const setupsQuery = queryOptions({
   queryFn: () => answer(api.GET('/api/setups')),
 });
 
+/** Craft that were put away. */
+export const putAwayQuery = queryOptions({
+  queryKey: ['put-away'],
+  queryFn: () => answer(api.GET('/api/put-away')),
+});
+
 /** What is stored and cannot be read. */
 export const unreadableQuery = queryOptions({
   queryKey: ['unreadable'],
@@ -17,6 +23,13 @@ export const unreadableQuery = queryOptions({
 export const figuresQuery = queryOptions({
   queryKey: ['figures'],
   queryFn: () => answer(api.GET('/api/figures')),
+  staleTime: Infinity,
+});
+
+/** The field's words. */
+export const wordsQuery = queryOptions({
+  queryKey: ['words'],
+  queryFn: () => answer(api.GET('/api/words')),
   staleTime: Infinity,
 });
 
@@ -40,10 +53,35 @@ export const proofQuery = (id: string) =>
     queryFn: () => answer(api.GET('/api/setups/{id}/proof', at(id))),
   });
 
+export const verdictQuery = (id: string) =>
+  queryOptions({
+    queryKey: ['setup', id, 'verdict'],
+    queryFn: () => answer(api.GET('/api/setups/{id}/verdict', at(id))),
+  });
+
+export const workQuery = (id: string) =>
+  queryOptions({
+    queryKey: ['setup', id, 'work'],
+    queryFn: () => answer(api.GET('/api/setups/{id}/work', at(id))),
+  });
+
 export const revisionsQuery = (id: string) =>
   queryOptions({
     queryKey: ['setup', id, 'revisions'],
     queryFn: () => answer(api.GET('/api/setups/{id}/revisions', at(id))),
+  });
+
+/** What differs between two revisions, in words. */
+export const changesQuery = (id: string, since: number, number: number) =>
+  queryOptions({
+    queryKey: ['setup', id, 'changes', since, number],
+    queryFn: () =>
+      answer(
+        api.GET('/api/setups/{id}/revisions/{number}/changes', {
+          params: { path: { id, number }, query: { since } },
+        }),
+      ),
+    staleTime: Infinity,
   });
 
 export const readyMadeQuery = (id: string) =>

@@ -1,8 +1,10 @@
 import { replaceEqualDeep } from '@tanstack/react-query';
 import { HubConnectionBuilder, HubConnectionState, LogLevel, type ISubscription } from '@microsoft/signalr';
+import { doubtServer } from '../api/server';
 import type { BenchCalls, BenchMessage, LogEntry } from '../api/types';
 import { Asked } from './Asked';
 import { aroundOf, type Around } from './craftSteps';
+import { Past } from './Past';
 
 /** What is known of the live bench. */
 export interface BenchState {
@@ -11,9 +13,22 @@ export interface BenchState {
   message: BenchMessage | null;
   /** What was said and what happened lately, the oldest first. A picture carries only what is new. */
   log: readonly LogEntry[];
+  /** What is looked back at; null while picture and log are of now. Nothing that is moved meanwhile reaches the bench. */
+  back: LookBack | null;
+}
+
+/** A look back at the last minute. */
+export interface LookBack {
+  /** The minute as it was when the look back began. */
+  past: Past;
+  /** The virtual time that is looked at, in milliseconds. */
+  at: number;
 }
 
 const RETRY_AFTER_MS = 700;
+
+/** A server that has said nothing for so long is away; it says every few seconds that it is there. */
+const SILENCE_MS = 10_000;
 
 /** How much of the log is kept. */
 const LOG_KEPT = 40;
@@ -23,10 +38,13 @@ export class BenchLink {
   private readonly hub = new HubConnectionBuilder()
     .withUrl('/hub/bench')
     .withAutomaticReconnect({ nextRetryDelayInMilliseconds: () => RETRY_AFTER_MS })
+    .withServerTimeout(SILENCE_MS)
     .configureLogging(LogLevel.None)
     .build();
   private readonly listeners = new Set<() => void>();
-  private state: BenchState = { connection: 'connecting', message: null, log: [] };
+  private state: BenchState = { connection: 'connecting', message: null, log: [], back: null };
+  private latest: Pick<BenchState, 'message' | 'log'> = { message: null, log: [] };
+  private past = new Past();
   private stream: ISubscription<BenchMessage> | null = null;
   private readonly askedHands = new Asked();
   private readonly askedAround = new Asked();
@@ -37,7 +55,7 @@ export class BenchLink {
     this.hub.onreconnecting(() => {
       this.askedHands.clear();
       this.askedAround.clear();
-      this.become({ connection: 'reconnecting' });
+      this.lost();
     });
     this.hub.onreconnected(() => this.watch());
   }
@@ -50,10 +68,19 @@ export class BenchLink {
         this.watch();
         return;
       } catch {
-        this.become({ connection: 'reconnecting' });
+        this.lost();
         await new Promise((done) => setTimeout(done, RETRY_AFTER_MS));
       }
     }
+  }
+
+  /** Shows the bench as it was at a virtual time, in milliseconds, of the last minute; null shows it as it is. */
+  lookBack(at: number | null): void {
+    if (at === null) return this.become({ ...this.latest, back: null });
+    const past = this.state.back?.past ?? this.past.until(performance.now());
+    const time = Math.min(Math.max(at, past.from), past.to);
+    const then = past.at(time);
+    if (then) this.become({ ...then, back: { past, at: time } });
   }
 
   close(): void {
@@ -74,7 +101,7 @@ export class BenchLink {
 
   /** Where the controls stand, or are about to. */
   settings(): Record<string, number> {
-    return this.askedHands.over(this.state.message?.snapshot.settings ?? {});
+    return this.askedHands.over(this.latest.message?.snapshot.settings ?? {});
   }
 
   report(sensor: string, reading: number): void {
@@ -83,7 +110,7 @@ export class BenchLink {
 
   /** What happens to the craft from outside, or is about to. */
   around(): Around {
-    return this.askedAround.over(aroundOf(this.state));
+    return this.askedAround.over(aroundOf(this.latest));
   }
 
   setLink(up: boolean): void {
@@ -134,7 +161,7 @@ export class BenchLink {
 
   // A movement that cannot be delivered at once is dropped: it must not arrive later, when nobody expects it.
   private tell<M extends keyof BenchCalls>(method: M, call: Omit<BenchCalls[M], 'setup'>): boolean {
-    if (!this.isUp()) return false;
+    if (!this.isUp() || this.state.back) return false;
     void this.hub.send(method, { setup: this.setup, ...call });
     return true;
   }
@@ -150,12 +177,18 @@ export class BenchLink {
         this.askedAround.see(aroundOf({ message }));
         known = [...known, ...message.snapshot.log].slice(-LOG_KEPT);
         // What is as it was in the picture before is the same object again, so that nothing has to be compared but by identity.
-        const shared = replaceEqualDeep(this.state.message, message);
-        this.become({ connection: 'live', message: shared, log: known });
+        this.latest = { message: replaceEqualDeep(this.latest.message, message), log: known };
+        this.past.add(this.latest.message!, performance.now());
+        this.become({ connection: 'live', ...(this.state.back ? {} : this.latest) });
       },
-      error: () => this.become({ connection: 'reconnecting' }),
+      error: () => this.lost(),
       complete: () => undefined,
     });
+  }
+
+  private lost(): void {
+    this.become({ connection: 'reconnecting' });
+    if (!this.closed) doubtServer();
   }
 
   private become(change: Partial<BenchState>): void {

@@ -47,8 +47,8 @@ export function BoardSays() {
   );
 }
 
-/** The colour of a headline: sea-green only for what is live, rust-tinted for what is refused. */
+/** The look of a headline: armed stands on hazard stripes, a lost signal is a warning, and a refusal is an answer like any other. */
 export function tone(standing: string | undefined): string {
-  if (standing === 'armed') return 'text-deep-live';
-  return standing === 'refused' || standing === 'not-ready' || standing === 'no-signal' ? 'text-deep-warn' : '';
+  if (standing === 'armed') return 'hazard';
+  return standing === 'no-signal' ? 'text-deep-warn' : '';
 }

@@ -1,17 +1,23 @@
-import { ChevronDown, ChevronUp, Gamepad2 } from 'lucide-react';
+import { ChevronDown, ChevronUp, Gamepad2, History } from 'lucide-react';
 import clsx from 'clsx';
-import { useState, type CSSProperties, type KeyboardEvent } from 'react';
-import type { ControlView } from '../api/types';
+import { useHotkeys } from 'react-hotkeys-hook';
+import { useFolded } from '../ui/useFolded';
+import { useRef, useState, type CSSProperties, type KeyboardEvent } from 'react';
+import { useAwaySince } from '../api/server';
+import type { ControlUse, ControlView } from '../api/types';
 import { Key } from '../ui/Key';
-import { BoardSays, tone } from './BoardSays';
+import { BenchStrip, type BenchParts } from './BenchStrip';
+import { BoardSays } from './BoardSays';
 import { useBench, useBenchState } from './BenchProvider';
 import { nextConnection, nextTilt } from './craftSteps';
 import { CraftToggles } from './CraftToggles';
 import { DialTile } from './DialTile';
 import { readKey, stickOf } from './dockKeys';
 import { RealSticksSheet } from './gamepad/RealSticksSheet';
+import { findUse } from './uses';
 import { useRealSticks } from './gamepad/useRealSticks';
 import { HoldButton } from './HoldButton';
+import { LastMinute } from './LastMinute';
 import { Stick } from './Stick';
 import { SwitchTile } from './SwitchTile';
 
@@ -19,15 +25,28 @@ interface Props {
   /** The transmitter's name; what is taught of real sticks is kept under it. */
   transmitter: string;
   controls: readonly ControlView[];
+  /** What every control does in every position. */
+  uses: readonly ControlUse[];
   onStandBack: () => void;
 }
 
 /** The bench at the foot of every page: the transmitter's controls, link and battery, and what the board says. */
-export function Dock({ transmitter, controls, onStandBack }: Props) {
+export function Dock({ transmitter, controls, uses, onStandBack }: Props) {
   const { link, move } = useBench();
   const connection = useBenchState((s) => s.connection);
-  const [folded, setFolded] = useState(() => window.matchMedia('(max-width: 700px)').matches);
-  const live = connection === 'live';
+  // Little height leaves it a strip, until somebody unfolds it.
+  const [folded, setFolded] = useFolded('bench', window.matchMedia('(width < 48rem), (height <= 62.5rem)').matches);
+  useHotkeys('alt+b', () => setFolded(!folded), { preventDefault: true, enableOnFormTags: true }, [folded]);
+  const back = useBenchState((s) => s.back);
+  const opener = useRef<HTMLButtonElement>(null);
+  const lookBack = () => link.lookBack(Infinity);
+  const now = () => {
+    link.lookBack(null);
+    opener.current?.focus();
+  };
+  useHotkeys('alt+l', () => (back ? now() : lookBack()), { preventDefault: true, enableOnFormTags: true }, [back]);
+  const live = connection === 'live' && !back;
+  const away = useAwaySince() !== null;
   const sticks = useRealSticks(transmitter, controls);
   const [teaching, setTeaching] = useState(false);
 
@@ -42,10 +61,10 @@ export function Dock({ transmitter, controls, onStandBack }: Props) {
       (onSlider && event.key.startsWith('Arrow'))
     )
       return;
-    const snapshot = link.snapshot().message?.snapshot;
+    const { message, back } = link.snapshot();
     const settings = link.settings();
     const action = readKey(event.key, event.shiftKey, controls, settings);
-    if (!action || !snapshot) return;
+    if (!action || !message || back) return;
     event.preventDefault();
     switch (action.kind) {
       case 'stick': {
@@ -90,61 +109,71 @@ export function Dock({ transmitter, controls, onStandBack }: Props) {
       onKeyDown={onKeyDown}
       onKeyUp={onKeyUp}
     >
-      {!live && (
+      {back && <LastMinute back={back} onClose={now} />}
+      {connection !== 'live' && !away && (
         <p role="status" className="bg-ochre-wash px-4 py-1 text-sm font-semibold text-ochre">
           {connection === 'connecting'
             ? 'Connecting to the bench…'
-            : 'The server is away. Reconnecting; movements are not sent.'}
+            : 'The bench does not answer. Reconnecting; movements are not sent.'}
         </p>
       )}
-      {folded ? <FoldedDock /> : <OpenDock controls={controls} live={live} />}
-      <button
-        type="button"
-        className={clsx(
-          'absolute right-21 bottom-1.5 flex min-h-7 items-center gap-1 rounded border bg-deep px-2 text-xs max-md:hidden',
-          sticks.pad && sticks.driven > 0 ? 'border-deep-live text-deep-live' : 'border-deep-line',
-          folded && 'right-34',
+      {folded ? (
+        <BenchStrip controls={controls} uses={uses} live={live} connected={connection === 'live'} />
+      ) : (
+        <OpenDock controls={controls} uses={uses} live={live} connected={connection === 'live'} />
+      )}
+      <div className={clsx('absolute right-2 bottom-1.5 flex gap-1', folded && 'flex-col-reverse max-md:flex-row')}>
+        {!folded && (
+          <button
+            type="button"
+            className={clsx(
+              CORNER,
+              'max-md:hidden',
+              sticks.pad && sticks.driven > 0 && 'border-deep-live text-deep-live',
+            )}
+            onClick={() => setTeaching(true)}
+          >
+            <Gamepad2 size={14} aria-hidden />
+            {sticks.pad && sticks.driven > 0 ? `Real sticks drive ${sticks.driven}` : 'Real sticks'}
+          </button>
         )}
-        onClick={() => setTeaching(true)}
-      >
-        <Gamepad2 size={14} aria-hidden />
-        {sticks.pad && sticks.driven > 0 ? `Real sticks drive ${sticks.driven}` : 'Real sticks'}
-      </button>
+        <button
+          ref={opener}
+          type="button"
+          aria-pressed={back !== null}
+          title="The last minute, back and forth (Alt+L)"
+          className={CORNER}
+          onClick={() => (back ? now() : lookBack())}
+        >
+          <History size={14} aria-hidden />
+          <span className="max-sm:sr-only">Look back</span>
+        </button>
+        <button
+          type="button"
+          aria-expanded={!folded}
+          title={folded ? 'The whole bench (Alt+B)' : 'The bench as a strip (Alt+B)'}
+          className={CORNER}
+          onClick={() => setFolded(!folded)}
+        >
+          {folded ? <ChevronUp size={14} aria-hidden /> : <ChevronDown size={14} aria-hidden />}
+          {folded ? 'Unfold' : 'Fold'}
+        </button>
+      </div>
       <RealSticksSheet open={teaching} onOpenChange={setTeaching} controls={controls} sticks={sticks} />
-      <button
-        type="button"
-        aria-expanded={!folded}
-        className="absolute right-2 bottom-1.5 flex min-h-7 items-center gap-1 rounded border border-deep-line bg-deep px-2 text-xs"
-        onClick={() => setFolded(!folded)}
-      >
-        {folded ? <ChevronUp size={14} aria-hidden /> : <ChevronDown size={14} aria-hidden />}
-        {folded ? 'Unfold bench' : 'Fold'}
-      </button>
     </section>
   );
 }
 
-function FoldedDock() {
-  const report = useBenchState((s) => s.message?.snapshot.board ?? null);
-  const stops = useBenchState((s) => s.message?.snapshot.trace ?? null);
-  const hands = stops?.stops[0];
-  const end = stops?.stops.find((s) => s.station === 'board');
-  return (
-    <p className="flex items-baseline gap-3 overflow-hidden py-2 pr-32 pl-4 whitespace-nowrap">
-      <b className={clsx('text-lg', tone(report?.standing))}>{report?.title ?? '…'}</b>
-      <span className="truncate text-sm">
-        {stops?.name} {hands?.figure} {hands?.unit} → {end?.figure} {end?.unit}
-      </span>
-    </p>
-  );
-}
+/** The look of the buttons in its corner. */
+const CORNER =
+  'flex min-h-7 items-center gap-1 rounded border border-deep-line bg-deep px-1.5 text-xs max-md:min-h-11 aria-pressed:border-deep-ink';
 
 /** More switches than these go into a second row. */
 const SWITCHES_IN_A_ROW = 10;
 
 const TRAVELLING: ControlView['kind'][] = ['dial', 'slider', 'input'];
 
-function OpenDock({ controls, live }: { controls: readonly ControlView[]; live: boolean }) {
+function OpenDock({ controls, uses, live, connected }: BenchParts) {
   const axis = (right: boolean, vertical: boolean) =>
     controls.find((c) => c.place?.rightHand === right && c.place.vertical === vertical);
   const sticks = (['left', 'right'] as const).map((hand) => ({
@@ -158,7 +187,7 @@ function OpenDock({ controls, live }: { controls: readonly ControlView[]; live: 
       disabled={!live}
       className={clsx(
         'relative grid max-h-[70vh] grid-cols-[auto_minmax(26rem,1fr)_auto_auto_16rem] divide-deep-line overflow-y-auto max-xl:grid-cols-[auto_1fr_16rem] max-md:grid-cols-1 md:divide-x',
-        !live && 'opacity-55',
+        !connected && 'opacity-55',
       )}
     >
       <legend className="sr-only">Controls of the bench</legend>
@@ -176,7 +205,7 @@ function OpenDock({ controls, live }: { controls: readonly ControlView[]; live: 
           style={{ '--switches': Math.min(switches.length, SWITCHES_IN_A_ROW) } as CSSProperties}
         >
           {switches.map((control, i) => (
-            <SwitchTile key={control.id} control={control} hotkey={String(i + 1)} />
+            <SwitchTile key={control.id} control={control} use={findUse(uses, control.id)} hotkey={String(i + 1)} />
           ))}
         </div>
       </DockPart>

@@ -2,7 +2,10 @@ import clsx from 'clsx';
 import type { ControlView } from '../api/types';
 import { useBench, useBenchState } from './BenchProvider';
 
-/** A push button: on while it is held, with the pointer or with the space bar; a latching one changes with every push. */
+const KEYS = [' ', 'Enter'];
+
+/** A push button: on while it is held, with the pointer, the space bar or Enter; a latching one changes with every push. Who can only
+ *  activate it, as with a voice or a switch, holds it until the next time. */
 export function HoldButton({ control }: { control: ControlView }) {
   const { move } = useBench();
   const held = useBenchState((s) => s.message?.snapshot.settings[control.id] === 1);
@@ -23,8 +26,18 @@ export function HoldButton({ control }: { control: ControlView }) {
       onPointerUp={release}
       onPointerCancel={release}
       onBlur={() => held && release()}
-      onKeyDown={(event) => event.key === ' ' && !event.repeat && press()}
-      onKeyUp={(event) => event.key === ' ' && release()}
+      onKeyDown={(event) => {
+        if (!KEYS.includes(event.key)) return;
+        event.preventDefault();
+        if (!event.repeat) press();
+      }}
+      onKeyUp={(event) => {
+        if (!KEYS.includes(event.key)) return;
+        event.preventDefault();
+        release();
+      }}
+      // A click without a pointer or a key behind it comes from an assistive tool.
+      onClick={(event) => event.detail === 0 && (held ? move(control.id, 0) : press())}
     >
       {control.name}
     </button>

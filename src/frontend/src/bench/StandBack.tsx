@@ -4,13 +4,16 @@ import { Dialog } from 'radix-ui';
 import { markOf, STATION_NAMES } from '../api/stations';
 import { BoardSays } from './BoardSays';
 import { useBenchState } from './BenchProvider';
+import { useFocusBack } from '../ui/useFocusBack';
 
 /** The followed control and what the board says, in figures to be read from where the transmitter is held. */
 export function StandBack({ open, onOpenChange }: { open: boolean; onOpenChange: (open: boolean) => void }) {
+  const back = useFocusBack();
   return (
     <Dialog.Root open={open} onOpenChange={onOpenChange}>
       <Dialog.Portal>
         <Dialog.Content
+          {...back}
           aria-describedby={undefined}
           className="fixed inset-0 z-50 flex flex-col overflow-auto bg-paper"
         >

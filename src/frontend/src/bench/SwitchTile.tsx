@@ -1,18 +1,28 @@
 import clsx from 'clsx';
-import type { ControlView } from '../api/types';
+import type { ControlUse, ControlView } from '../api/types';
 import { Key } from '../ui/Key';
 import { useBench, useBenchState } from './BenchProvider';
 import { DetentTile } from './DetentTile';
+import { doesAt } from './uses';
 
 /** So many positions still leave each a target of 24 px (WCAG 2.5.8). */
 const BUTTONS_AT_MOST = 3;
 
 /** A switch: its positions stacked as the fingers find them, the safe end marked. */
-export function SwitchTile({ control, hotkey }: { control: ControlView; hotkey: string }) {
+export function SwitchTile({
+  control,
+  use,
+  hotkey,
+}: {
+  control: ControlView;
+  use: ControlUse | undefined;
+  hotkey: string;
+}) {
   const { move } = useBench();
   const setting = useBenchState((s) => s.message?.snapshot.settings[control.id] ?? control.start);
   const stacked = [...control.positions].sort((a, b) => a.setting - b.setting);
   const safe = control.positions[0]?.setting;
+  const does = doesAt(use, setting);
   return (
     <fieldset className="flex min-w-0 flex-col items-center">
       <legend className="sr-only">{control.name}</legend>
@@ -46,6 +56,14 @@ export function SwitchTile({ control, hotkey }: { control: ControlView; hotkey: 
         <b>{stacked.find((p) => p.setting === setting)?.name}</b>
       </span>
       <span className="mt-1 text-center text-[0.73rem] leading-[1.1] text-balance">{control.name}</span>
+      {does.length > 0 && (
+        <span
+          title={does.join(', ')}
+          className="line-clamp-2 w-full text-center text-[0.73rem] leading-[1.1] font-semibold wrap-anywhere text-deep-live"
+        >
+          {does[0]}
+        </span>
+      )}
     </fieldset>
   );
 }

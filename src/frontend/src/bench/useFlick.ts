@@ -24,7 +24,8 @@ export function useFlick(
 
   useEffect(() => {
     if (!active) return;
-    const settings = () => link.snapshot().message?.snapshot.settings ?? {};
+    // Of now, whatever is looked back at.
+    const settings = () => link.settings();
     let rest = settings();
     let first: string | null = null;
     const unsubscribe = link.subscribe(() => {

@@ -2,6 +2,7 @@ import { useQueryClient } from '@tanstack/react-query';
 import { useCallback, useRef, useState } from 'react';
 import { answer, api, ProblemError, reasonOf } from '../api/client';
 import { setupQuery, setupsQuery } from '../api/queries';
+import { awaySince, timesAway } from '../api/server';
 import { whoAsks, type Refusal } from '../ui/refusal';
 import type { Removal, SetupDocument, SetupEdit } from '../api/types';
 
@@ -19,6 +20,8 @@ const failed = (error: unknown, asked: Pick<Refusal, 'field' | 'typed'> = { fiel
 export interface Changes {
   state: SaveState;
   edit: (edit: SetupEdit) => Promise<unknown>;
+  /** The edit that something asks for, which is not made; null when it asks for none. */
+  whatIf: (act: () => void) => SetupEdit | null;
   fix: (finding: string, fix: string) => Promise<unknown>;
   justify: (finding: string, note: string) => Promise<unknown>;
   /** Keeps a promise as it is for a reason, switches it off, or takes both back with an empty reason. */
@@ -34,6 +37,8 @@ export interface Changes {
   putQuality: (way: 'receiver' | 'transmitter', channel: number, sensor?: string) => Promise<unknown>;
   /** What taking a thing out means; null when that could not be asked. */
   removalOf: (place: string) => Promise<Removal | null>;
+  /** Goes back to what a revision was. */
+  restore: (revision: number) => Promise<unknown>;
   undo: () => Promise<unknown>;
   redo: () => Promise<unknown>;
 }
@@ -47,13 +52,29 @@ export function useChanges(id: string): Changes {
   const [state, setState] = useState<SaveState>({ kind: 'saved' });
   const queue = useRef<Promise<unknown>>(Promise.resolve());
 
+  // Takes an edit that is not to be made.
+  const aside = useRef<((edit: SetupEdit) => void) | null>(null);
+  const whatIf = useCallback((act: () => void) => {
+    let asked: SetupEdit | null = null;
+    aside.current = (edit) => (asked = edit);
+    try {
+      act();
+    } finally {
+      aside.current = null;
+    }
+    return asked;
+  }, []);
+
   const run = useCallback(
     (attempt: Attempt) => {
       const asked = whoAsks();
+      // What was asked for while the server was away, or before it went away, is not done when it is back.
+      const [away, times] = [awaySince(), timesAway()];
       const work = async () => {
         let done = false;
         setState({ kind: 'saving' });
         try {
+          if (away ?? timesAway() !== times) throw new ProblemError(0, 'The server does not answer.');
           const current = await client.query({ ...setupQuery(id), staleTime: 'static' });
           const saved = await attempt(current).catch(async (error: unknown) => {
             if (!(error instanceof ProblemError) || error.status !== 412) throw error;
@@ -82,11 +103,14 @@ export function useChanges(id: string): Changes {
     headers: { 'If-Match': `"${revision}"` },
   });
   const edit = (made: SetupEdit) =>
-    run((current) => answer(api.POST('/api/setups/{id}/edits', { ...at(current), body: made })));
+    aside.current
+      ? Promise.resolve(aside.current(made))
+      : run((current) => answer(api.POST('/api/setups/{id}/edits', { ...at(current), body: made })));
 
   return {
     state,
     edit,
+    whatIf,
     fix: (key, fix) =>
       run((current) => answer(api.POST('/api/setups/{id}/findings/{key}/fixes/{fix}', at(current, { key, fix })))),
     justify: (key, note) =>
@@ -126,6 +150,15 @@ export function useChanges(id: string): Changes {
         return null;
       }
     },
+    restore: (number) =>
+      run((current) =>
+        answer(
+          api.POST('/api/setups/{id}/revisions/{number}/restore', {
+            params: { path: { id, number } },
+            headers: { 'If-Match': `"${current.revision}"` },
+          }),
+        ),
+      ),
     // Whether there is anything to take back is known only when the changes before it are through.
     undo: () =>
       run(async (current) =>

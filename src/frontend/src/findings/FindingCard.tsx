@@ -3,6 +3,7 @@ import { CircleCheck, OctagonAlert, TriangleAlert } from 'lucide-react';
 import { Link } from 'react-router';
 import type { Finding } from '../api/types';
 import { STATION_NAMES } from '../api/stations';
+import { EditButton } from '../edits/EditButton';
 import type { Changes } from '../edits/useChanges';
 import { Button } from '../ui/Button';
 import { ReasonForm } from '../ui/ReasonForm';
@@ -43,14 +44,13 @@ export function FindingCard({ finding, changes }: { finding: Finding; changes: C
       <div className="mt-2 flex flex-wrap gap-2">
         {!kept &&
           finding.fixes.map((fix, i) => (
-            <Button
+            <EditButton
               key={fix.id}
-              look={i === 0 ? 'solid' : 'outline'}
-              title={fix.effect}
-              onClick={() => void changes.fix(finding.key, fix.id)}
-            >
-              {fix.edit.title}
-            </Button>
+              edit={fix.edit}
+              first={i === 0}
+              effect={fix.effect}
+              onTake={() => void changes.fix(finding.key, fix.id)}
+            />
           ))}
         {finding.mayBeJustified && <Keep finding={finding} changes={changes} />}
       </div>

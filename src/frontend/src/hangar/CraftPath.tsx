@@ -3,12 +3,12 @@ import type { SetupSummary } from '../api/types';
 import { STATION_NAMES, STATIONS } from '../api/stations';
 
 /** The path of a craft in small: where on it something is wrong. */
-export function CraftPath({ findings }: { findings: SetupSummary['findings'] }) {
-  const first = STATIONS.findIndex((s) => findings.some((f) => f.station === s && f.severity === 'danger'));
+export function CraftPath({ lines }: { lines: SetupSummary['lines'] }) {
+  const first = STATIONS.findIndex((s) => lines.some((f) => f.station === s && f.level === 'danger'));
   return (
     <ol className="grid grid-cols-6" aria-label="Path">
       {STATIONS.map((station, i) => {
-        const here = findings.filter((f) => f.station === station);
+        const here = lines.filter((f) => f.station === station);
         const wrong = first >= 0 && i >= first;
         return (
           <li key={station} className="text-[0.8rem]">

@@ -99,7 +99,7 @@ function UnreadableRow({ document }: { document: UnreadableDocument }) {
         {/* Of a damaged list only its place is known. */}
         {id && (
           <a
-            className="inline-flex min-h-8 items-center gap-1.5 rounded border border-line bg-sheet px-2.5 text-sm font-semibold hover:border-ink"
+            className="inline-flex min-h-8 items-center gap-1.5 rounded border border-edge bg-sheet px-2.5 text-sm font-semibold hover:border-ink"
             href={`/api/stored/${kind}/${id}`}
             download
           >

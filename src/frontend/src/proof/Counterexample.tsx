@@ -5,6 +5,7 @@ import { answer, api } from '../api/client';
 import type { PromiseView } from '../api/types';
 import { STATION_NAMES } from '../api/stations';
 import { Button } from '../ui/Button';
+import { figure } from '../ui/figures';
 
 /** So long a step is looked at before the next one, in milliseconds. */
 const PACE = 1600;
@@ -93,6 +94,12 @@ export function Counterexample({ id, promise }: { id: string; promise: PromiseVi
                     </span>
                   </span>
                 ))}
+                {/* The sentence speaks of what the board takes for its throttle, which may be another stick. */}
+                {step.throttle !== null && (
+                  <span className="whitespace-nowrap">
+                    · the board&apos;s throttle <span className="font-mono">{figure(step.throttle, 0)} µs</span>
+                  </span>
+                )}
               </p>
             </div>
           </li>

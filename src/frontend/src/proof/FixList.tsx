@@ -1,7 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import { answer, api } from '../api/client';
+import { EditButton } from '../edits/EditButton';
 import type { Changes } from '../edits/useChanges';
-import { Button } from '../ui/Button';
 import { Notice } from '../ui/Notice';
 
 /** Fixes that were proven to keep the promise before they are offered. */
@@ -14,7 +14,12 @@ export function FixList({ id, code, changes }: { id: string; code: string; chang
     gcTime: 0,
   });
   if (fixes.error) return <Notice title={fixes.error.message} />;
-  if (!fixes.data) return <p role="status">Trying fixes: each is proven on a copy before it is offered…</p>;
+  if (!fixes.data)
+    return (
+      <p role="status" className="min-h-16">
+        Trying fixes: each is proven on a copy before it is offered…
+      </p>
+    );
   if (fixes.data.length === 0)
     return <p className="text-soft">No fix that is known here keeps it without breaking another promise.</p>;
   return (
@@ -23,9 +28,12 @@ export function FixList({ id, code, changes }: { id: string; code: string; chang
       <ul className="mt-1 flex flex-col gap-2">
         {fixes.data.map((fix, i) => (
           <li key={fix.id} className="flex flex-wrap items-baseline gap-x-3 gap-y-1">
-            <Button look={i === 0 ? 'solid' : 'outline'} onClick={() => void changes.edit(fix.edit)}>
-              {fix.edit.title}
-            </Button>
+            <EditButton
+              edit={fix.edit}
+              first={i === 0}
+              effect={fix.effect}
+              onTake={() => void changes.edit(fix.edit)}
+            />
             <span className="text-[0.93rem]">
               {fix.effect}
               {fix.alsoKeeps.length > 0 && <b className="text-moss"> Keeps {fix.alsoKeeps.length} more.</b>}

@@ -39,13 +39,14 @@ export function PromiseRow({ id, promise, revision, setup, changes, asked }: Pro
     if (asked) row.current?.scrollIntoView({ block: 'start' });
   }, [asked]);
   const Icon = ICONS[state];
-  const colour = broken
-    ? 'text-rust'
-    : state === 'proven'
-      ? 'text-moss'
-      : state === 'not-proven'
-        ? 'text-ochre'
-        : 'text-soft';
+  const colour =
+    state === 'broken'
+      ? 'text-rust'
+      : state === 'proven'
+        ? 'text-moss'
+        : state === 'not-proven'
+          ? 'text-ochre'
+          : 'text-soft';
   return (
     <details
       ref={row}

@@ -7,7 +7,7 @@ export const STATE_NAMES: Record<PromiseState, string> = {
   proven: 'proven',
   broken: 'broken',
   'not-proven': 'not proven',
-  vacuous: 'says nothing',
+  vacuous: 'says nothing yet',
   off: 'off',
 };
 
@@ -16,18 +16,34 @@ export function isOpen({ state, note }: PromiseView): boolean {
   return (state === 'broken' || state === 'vacuous' || state === 'not-proven') && note === '';
 }
 
-/** The verdict on all promises in a few words, for the path. */
-export function verdictOf(promises: readonly PromiseView[], running: boolean): { figure: string; note: string } {
+/** The verdict on all promises in a few words, for the path. A promise that says nothing yet is no broken one. */
+export function verdictOf(
+  promises: readonly PromiseView[],
+  running: boolean,
+): { figure: string; note: string; tone: 'broken' | 'open' | 'kept' } {
   const counted = promises.filter((p) => p.state !== 'off');
+  const count = (state: PromiseState) => counted.filter((p) => p.state === state && p.note === '').length;
   const proven = counted.filter((p) => p.state === 'proven').length;
-  const open = counted.filter(isOpen).length;
   const figure = `${proven}/${counted.length}`;
-  if (running) return { figure, note: 'proving…' };
-  if (open > 0) return { figure, note: `${open} of the promises not kept` };
-  // A proof that was cancelled between two promises.
-  const left = counted.filter((p) => p.state === 'waiting').length;
-  if (left > 0) return { figure, note: `${left} of the promises not looked at` };
-  return { figure, note: proven === counted.length ? 'every promise proven' : 'the rest kept as it is, with a reason' };
+  const open = [
+    [count('broken'), 'not kept'],
+    [count('not-proven'), 'not proven'],
+    [count('vacuous'), 'say nothing yet'],
+    // A proof that was cancelled between two promises.
+    [running ? 0 : count('waiting'), 'not looked at'],
+  ] as const;
+  const note = open
+    .filter(([some]) => some > 0)
+    .map(([some, words]) => `${some} ${words}`)
+    .join(', ');
+  const tone = count('broken') > 0 ? 'broken' : running || note !== '' ? 'open' : 'kept';
+  if (running) return { figure, note: 'proving…', tone };
+  if (note !== '') return { figure, note, tone };
+  return {
+    figure,
+    note: proven === counted.length ? 'every promise proven' : 'the rest kept as it is, with a reason',
+    tone,
+  };
 }
 
 /** A count that may be huge: its figures, or a few of them with the word for what they count. */

@@ -1,95 +1,159 @@
-import { useIsFetching } from '@tanstack/react-query';
-import { Fragment } from 'react';
-import { findingsQuery } from '../api/queries';
-import type { Finding, ProofView, SetupDocument } from '../api/types';
+import clsx from 'clsx';
+import { ChevronDown, PanelRightClose, PanelRightOpen } from 'lucide-react';
+import { useState } from 'react';
+import { Link } from 'react-router';
+import type { SetupDocument, VerdictEntry, VerdictView } from '../api/types';
 import type { Changes } from '../edits/useChanges';
 import { FindingCard } from '../findings/FindingCard';
-import { PromiseCard } from '../proof/PromiseCard';
-import { isOpen } from '../proof/states';
-import { useProof } from '../proof/useProof';
-import { verdict, type Verdict } from '../proof/verdict';
 import { Button } from '../ui/Button';
+import { EntryCard } from './EntryCard';
 
 interface Props {
   document: SetupDocument;
-  findings: readonly Finding[];
+  view: VerdictView | undefined;
   changes: Changes;
+  /** Full beside the work, a line above it where there is no room beside, a rail where nothing is open. */
+  look: 'full' | 'line' | 'rail';
+  /** Makes it a rail, or full again; undefined while something is open. */
+  onRail: ((unrolled: boolean) => void) | undefined;
 }
 
-/** What is wrong now, by the rules and by the proof together; and the way back from the last change. */
-export function VerdictPanel({ document, findings, changes }: Props) {
-  const latest = useProof(document.id).proof;
-  // A proof of the revision before says nothing of this one.
-  const proof = latest?.revision === document.revision ? latest : undefined;
-  const open = findings.filter((f) => f.justification === null);
-  const kept = findings.filter((f) => f.justification !== null);
-  const broken = proof?.promises.filter(isOpen) ?? [];
-  const looking = useIsFetching({ queryKey: findingsQuery(document.id).queryKey }) > 0;
-  const says = verdict(open.length, proof, looking);
+/** True when a verdict on this revision has nothing that is open or kept. */
+export function isEmpty(view: VerdictView | undefined, revision: number): boolean {
+  return view?.revision === revision && view.verdict.entries.length + view.verdict.kept.length === 0;
+}
+
+/** The one verdict on the craft, what is open in it, and the way back from the last change. */
+export function VerdictPanel({ document, view, changes, look, onRail }: Props) {
+  // A verdict on the revision before says nothing of this one.
+  const current = view?.revision === document.revision ? view : undefined;
+  const headline = current?.verdict.headline ?? 'Looking at the change…';
+  const word = current?.verdict.word ?? 'looking';
+  const tone = word === 'nothing-wrong' ? 'text-moss' : word === 'wrong' ? 'text-ink' : 'text-soft';
+  const [opened, setOpened] = useState(false);
+  if (look === 'rail')
+    return (
+      <aside aria-label="Verdict" className="border-l border-line">
+        <button
+          type="button"
+          aria-label={`${headline}. Show the verdict`}
+          className="flex h-full w-full flex-col items-center gap-2 py-3 hover:bg-hair"
+          onClick={() => onRail?.(true)}
+        >
+          <PanelRightOpen size={17} aria-hidden />
+          <span data-verdict={word} className={clsx('text-sm font-bold [writing-mode:vertical-rl]', tone)}>
+            {headline}
+          </span>
+        </button>
+      </aside>
+    );
+  if (look === 'line')
+    return (
+      <aside aria-label="Verdict" className="border-b border-line px-5 max-sm:px-3">
+        <details
+          open={opened}
+          onToggle={(event) => event.target === event.currentTarget && setOpened(event.currentTarget.open)}
+        >
+          <summary className="flex min-h-11 cursor-pointer items-center gap-2 font-bold">
+            <h2 data-verdict={word} className={tone}>
+              {headline}
+            </h2>
+            <ChevronDown size={17} aria-hidden className={clsx('ml-auto shrink-0', opened && 'rotate-180')} />
+          </summary>
+          {opened && (
+            <div className="pb-3">
+              <Told document={document} view={view} changes={changes} />
+            </div>
+          )}
+        </details>
+      </aside>
+    );
   return (
-    <section aria-labelledby="verdict" className="flex flex-col gap-3">
-      <h2 id="verdict" className="text-sm font-bold text-soft" data-verdict={says}>
-        {heading(says, open.length + broken.length, proof)}
-      </h2>
-      {says !== 'wrong' && <Box says={says} proof={proof} />}
-      {/* Dangers first, of either kind. */}
-      {[true, false].map((danger) => (
-        <Fragment key={String(danger)}>
-          {open
-            .filter((f) => (f.severity === 'danger') === danger)
-            .map((finding) => (
-              <FindingCard key={finding.key} finding={finding} changes={changes} />
-            ))}
-          {broken
-            .filter((p) => (p.state === 'broken') === danger)
-            .map((promise) => (
-              <PromiseCard key={promise.code} id={document.id} promise={promise} />
-            ))}
-        </Fragment>
+    <aside aria-label="Verdict" className="relative min-h-0 overflow-y-auto border-l border-line px-4 py-3">
+      <div className="mb-2 flex items-center justify-between gap-2">
+        <h2 data-verdict={word} className={clsx('font-bold', tone)}>
+          {headline}
+        </h2>
+        {onRail && (
+          <button
+            type="button"
+            aria-label="Fold the verdict"
+            title="Fold the verdict"
+            className="grid size-7 place-items-center rounded hover:bg-hair"
+            onClick={() => onRail(false)}
+          >
+            <PanelRightClose size={17} aria-hidden />
+          </button>
+        )}
+      </div>
+      <Told document={document} view={view} changes={changes} />
+    </aside>
+  );
+}
+
+/** What the verdict tells, the worst first. */
+function Told({ document, view, changes }: Pick<Props, 'document' | 'view' | 'changes'>) {
+  const { id, undoTitle } = document;
+  const entries = view?.verdict.entries ?? [];
+  const roots = entries.filter((e) => e.causedBy === null);
+  // What was said of the revision before stays in sight until more is known, and nothing can be done with it.
+  const outdated = view !== undefined && view.revision !== document.revision;
+  const right = view?.verdict.word === 'nothing-wrong';
+  return (
+    <div className={clsx('flex flex-col gap-3', outdated && 'opacity-60')} inert={outdated}>
+      {view && view.verdict.sentence !== '' && (
+        <div
+          className={right ? 'rounded border border-moss bg-moss-wash p-3' : 'rounded border border-line bg-sheet p-3'}
+        >
+          <p className={right ? 'font-bold text-moss' : 'font-bold'}>{view.verdict.sentence}</p>
+          <p className="mt-1 text-[0.93rem]">
+            A simulated pass is not a bench pass.{' '}
+            <Link className="font-semibold underline" to={`/craft/${id}/work`}>
+              What remains to be shown at the bench
+            </Link>
+          </p>
+        </div>
+      )}
+      {roots.map((entry) => (
+        <EntryCard
+          key={entry.key}
+          id={id}
+          entry={entry}
+          breaks={entries.filter((e) => e.causedBy === entry.key)}
+          searching={view?.searching ?? false}
+          changes={changes}
+        />
       ))}
-      {kept.length > 0 && <h2 className="text-sm font-bold text-soft">Kept on purpose · {kept.length}</h2>}
-      {kept.map((finding) => (
-        <FindingCard key={finding.key} finding={finding} changes={changes} />
-      ))}
-      {document.undoTitle && (
+      <Kept id={id} entries={view?.verdict.kept ?? []} changes={changes} />
+      {undoTitle && (
         <p className="flex items-center justify-between gap-2 border-t border-line pt-2 text-[0.87rem] text-soft">
           <span>
-            Last change: <b className="text-ink">{document.undoTitle}</b>
+            Last change: <b className="text-ink">{undoTitle}</b>
           </span>
           <Button onClick={() => void changes.undo()}>Undo it</Button>
         </p>
       )}
-    </section>
+    </div>
   );
 }
 
-function heading(says: Verdict, wrong: number, proof: ProofView | undefined): string {
-  switch (says) {
-    case 'wrong':
-      return proof && !proof.running ? `Wrong now · ${wrong}` : `Wrong so far · ${wrong}, the proof goes on`;
-    case 'not-yet':
-      return 'Nothing wrong so far, the proof goes on';
-    case 'unfinished':
-      return 'Nothing wrong so far, the proof was stopped';
-    case 'right':
-      return 'Nothing wrong';
-  }
-}
-
-function Box({ says, proof }: { says: Exclude<Verdict, 'wrong'>; proof: ProofView | undefined }) {
-  const right = says === 'right';
-  const left = proof?.promises.filter((p) => p.state === 'waiting' || p.state === 'running').length;
+/** What is left as it is for a reason. */
+function Kept({ id, entries, changes }: { id: string; entries: readonly VerdictEntry[]; changes: Changes }) {
+  if (entries.length === 0) return null;
   return (
-    <div className={right ? 'rounded border border-moss bg-moss-wash p-3' : 'rounded border border-line bg-sheet p-3'}>
-      <p className={right ? 'font-bold text-moss' : 'font-bold'}>
-        {right
-          ? 'No rule finds a fault, and every promise is proven or kept for a reason.'
-          : `No rule finds a fault on the path. ${left === 1 ? 'One promise is' : `${left ?? 'All'} promises are`} still to be proven.`}
-      </p>
-      <p className="mt-1 text-[0.93rem]">
-        A simulated pass is not a bench pass: with the propellers off, move one stick at a time on the real transmitter
-        and watch that the same bar answers on the board.
-      </p>
-    </div>
+    <>
+      <h2 className="text-sm font-bold text-soft">Kept on purpose · {entries.length}</h2>
+      {entries.map((entry) =>
+        entry.findings[0] ? (
+          <FindingCard key={entry.key} finding={entry.findings[0]} changes={changes} />
+        ) : (
+          <p key={entry.key} className="rounded border border-l-[6px] border-line bg-sheet p-3 text-[0.93rem]">
+            <Link className="font-bold underline" to={`/craft/${id}/proof#${entry.promises[0]}`}>
+              {entry.title}
+            </Link>
+          </p>
+        ),
+      )}
+    </>
   );
 }

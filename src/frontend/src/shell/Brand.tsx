@@ -1,11 +1,11 @@
 import { Link } from 'react-router';
 
-/** The product's mark and name; leads to the hangar. */
-export function Brand() {
+/** The product's mark and name; leads to the hangar. Small, it is the mark alone. */
+export function Brand({ small = false }: { small?: boolean }) {
   return (
     <Link
       to="/"
-      className="flex items-center gap-2 text-lg font-extrabold tracking-tight"
+      className="target flex items-center gap-2 text-lg font-extrabold tracking-tight"
       aria-label="Zephyros, to the hangar"
     >
       <svg
@@ -19,7 +19,7 @@ export function Brand() {
       >
         <path d="M2 6h15c4 0 5-4.500 1.600-4.500M2 11h22c4.600 0 4.600 6 .6 6M2 16h11" />
       </svg>
-      <span className="max-sm:sr-only">Zephyros</span>
+      <span className={small ? 'sr-only' : 'max-sm:sr-only'}>Zephyros</span>
     </Link>
   );
 }

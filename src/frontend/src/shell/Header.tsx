@@ -4,6 +4,7 @@ import type { SetupDocument, SetupView } from '../api/types';
 import { FollowPicker } from '../path/FollowPicker';
 import type { Changes } from '../edits/useChanges';
 import { Brand } from './Brand';
+import { CraftNames } from './CraftNames';
 import { toggleTheme } from './theme';
 
 interface Props {
@@ -11,20 +12,21 @@ interface Props {
   view: SetupView;
   changes: Changes;
   onOpen: (overlay: 'palette' | 'keys' | 'stand-back' | 'history') => void;
+  /** What is to be done next. */
+  next: ReactNode;
 }
 
 /** The craft, whether it is saved, and what can be done from everywhere. */
-export function Header({ document, view, changes, onOpen }: Props) {
-  const { craft } = document.setup;
+export function Header({ document, view, changes, onOpen, next }: Props) {
   return (
-    <header className="flex flex-wrap items-center gap-x-4 gap-y-1 border-b border-line px-5 py-1.5 max-sm:px-3">
-      <Brand />
-      <p className="min-w-0">
-        <b className="text-lg">{craft.name}</b>{' '}
-        <span className="text-[0.87rem] text-soft max-md:hidden">{craft.summary}</span>
-      </p>
+    <header className="flex flex-wrap items-center gap-x-3 gap-y-1 border-b border-line px-5 py-1 max-sm:px-3">
+      <Brand small />
+      <CraftNames setup={document.setup} changes={changes} />
+      {next}
       <div className="ml-auto flex flex-wrap items-center gap-1">
-        <FollowPicker controls={view.controls} />
+        <span className="max-md:hidden">
+          <FollowPicker controls={view.controls} />
+        </span>
         <button
           type="button"
           className="h-8 rounded px-2 text-[0.87rem] hover:bg-hair"
@@ -49,7 +51,7 @@ export function Header({ document, view, changes, onOpen }: Props) {
           <Redo2 size={18} aria-hidden />
         </Tool>
         <a
-          className="grid size-8 place-items-center rounded hover:bg-hair"
+          className="target grid size-8 place-items-center rounded hover:bg-hair"
           href={`/api/setups/${document.id}/export`}
           download
           aria-label="Download this setup as JSON"

@@ -6,6 +6,11 @@ const EVERYWHERE = [
   [['Ctrl', 'Shift', 'Z'], 'Redo'],
   [['Ctrl', 'K'], 'Find any control, channel, finding or page'],
   [['Ctrl', '.'], 'Put the focus into the bench'],
+  [['F6'], 'Go round: path, work, verdict, bench'],
+  [['Alt', 'N'], 'Go to the next step of the work'],
+  [['Alt', 'P'], 'The path in one line, or in full'],
+  [['Alt', 'B'], 'The bench as a strip, or in full'],
+  [['Alt', 'L'], 'The last minute of the bench, back and forth'],
   [['Ctrl', '/'], 'This sheet'],
 ] as const;
 

@@ -30,7 +30,7 @@ export function ReasonForm({ offer, onKeep, more }: Props) {
       <label className="flex flex-col gap-1 text-sm">
         Why it is right as it is
         <textarea
-          className="rounded border border-line bg-paper p-2"
+          className="rounded border border-edge bg-paper p-2"
           rows={2}
           maxLength={400}
           value={note}

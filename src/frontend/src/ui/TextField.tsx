@@ -20,7 +20,7 @@ export function TextField({ label, value, maxLength, width = 16, quiet = false, 
       <label className="flex flex-col gap-0.5">
         <span className={quiet ? 'sr-only' : ''}>{label}</span>
         <input
-          className="h-8 max-w-full rounded border border-line bg-sheet px-2 text-sm font-semibold text-ink hover:border-ink aria-invalid:border-rust aria-invalid:bg-rust-wash"
+          className="h-8 max-w-full rounded border border-edge bg-sheet px-2 text-sm font-semibold text-ink hover:border-ink aria-invalid:border-rust aria-invalid:bg-rust-wash"
           style={{ width: `${width + 2}ch` }}
           maxLength={maxLength}
           placeholder={placeholder}

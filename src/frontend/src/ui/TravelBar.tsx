@@ -9,7 +9,7 @@ export function TravelBar({ us }: { us: number }) {
   const left = Math.min(us, 1500);
   const right = Math.max(us, 1500);
   return (
-    <div className="relative h-6 min-w-24" aria-hidden>
+    <div className="relative h-6 min-w-14" aria-hidden>
       <span className="absolute top-3.5 h-1.5 bg-hair" style={{ left: at(1000), right: `calc(100% - ${at(2000)})` }} />
       <span className="absolute top-3.5 h-1.5 bg-sea" style={{ left: at(left), right: `calc(100% - ${at(right)})` }} />
       {[1000, 1500, 2000].map((mark) => (

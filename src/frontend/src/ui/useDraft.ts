@@ -1,4 +1,5 @@
-import { useState, type ChangeEvent, type KeyboardEvent } from 'react';
+import { use, useState, type ChangeEvent, type KeyboardEvent } from 'react';
+import { DraftLookContext } from './draftLook';
 import { useRefusal } from './refusal';
 
 /**
@@ -8,8 +9,12 @@ import { useRefusal } from './refusal';
  */
 export function useDraft(value: string | number, onCommit: (draft: string) => void) {
   const { refused, marks, reason, ask, dismiss } = useRefusal();
+  const around = use(DraftLookContext);
+  // A name changes nothing along the path, and each would be proven anew.
+  const look = typeof value === 'number' ? around : null;
   const [draft, setDraft] = useState<string | null>(null);
   const commit = () => {
+    look?.away();
     if (draft !== null && draft !== String(value)) ask(draft, () => onCommit(draft));
     setDraft(null);
   };
@@ -20,13 +25,16 @@ export function useDraft(value: string | number, onCommit: (draft: string) => vo
       ...marks,
       onChange: (event: ChangeEvent<HTMLInputElement>) => {
         dismiss();
-        setDraft(event.target.value);
+        const text = event.target.value;
+        setDraft(text);
+        look?.at(() => text !== String(value) && onCommit(text), event.target);
       },
       onBlur: commit,
       onKeyDown: (event: KeyboardEvent<HTMLInputElement>) => {
         if (event.key === 'Enter') commit();
         if (event.key === 'Escape' && (draft !== null || refused)) {
           event.stopPropagation();
+          look?.away();
           dismiss();
           setDraft(null);
         }

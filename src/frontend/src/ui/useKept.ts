@@ -19,22 +19,28 @@ export function parseKept<T>(text: string | null, shape: GenericSchema<T>): T | 
   }
 }
 
-/** What this tab kept under a key; the value to begin with when there is nothing, or nothing that can be read. */
-function read<T>(key: string, shape: GenericSchema<T>, begin: T): T {
-  if (!values.has(key)) values.set(key, parseKept(sessionStorage.getItem(key), shape) ?? begin);
+/** What was kept under a key; the value to begin with when there is nothing, or nothing that can be read. */
+function read<T>(key: string, shape: GenericSchema<T>, begin: T, where: Storage): T {
+  if (!values.has(key)) values.set(key, parseKept(where.getItem(key), shape) ?? begin);
   return values.get(key) as T;
 }
 
-/** A value that outlives its page: it stays as long as the tab is open, also when it is loaded anew. Everywhere the same under one key. */
-export function useKept<T>(key: string, shape: GenericSchema<T>, begin: T): [value: T, keep: (next: T) => void] {
-  const value = useSyncExternalStore(listen, () => read(key, shape, begin));
+/** A value that outlives its page: it stays as long as the tab is open, also when it is loaded anew, or in the browser for good.
+ *  Everywhere the same under one key. */
+export function useKept<T>(
+  key: string,
+  shape: GenericSchema<T>,
+  begin: T,
+  where: Storage = sessionStorage,
+): [value: T, keep: (next: T) => void] {
+  const value = useSyncExternalStore(listen, () => read(key, shape, begin, where));
   const keep = useCallback(
     (next: T) => {
       values.set(key, next);
-      sessionStorage.setItem(key, JSON.stringify(next));
+      where.setItem(key, JSON.stringify(next));
       for (const heard of listeners) heard();
     },
-    [key],
+    [key, where],
   );
   return [value, keep];
 }

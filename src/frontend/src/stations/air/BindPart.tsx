@@ -7,6 +7,8 @@ import type { BindStep, BindView, Setup } from '../../api/types';
 import { UnreadableEvidence } from '../../edits/UnreadableEvidence';
 import { Button } from '../../ui/Button';
 import { Notice } from '../../ui/Notice';
+import { Term } from '../../ui/Term';
+import { BindWriter } from './BindWriter';
 
 interface Props {
   id: string;
@@ -17,14 +19,25 @@ interface Props {
 export function BindPart({ id, setup }: Props) {
   const { data: profiles = [] } = useQuery(linkProfilesQuery);
   const { data: binds = [] } = useQuery(bindsQuery(id));
-  const profile = profiles.find((p) => p.profile.id === setup.air.profile)?.profile;
+  const [writing, setWriting] = useState(false);
+  const chosen = profiles.find((p) => p.profile.id === setup.air.profile);
+  const profile = chosen?.profile;
+  if (writing && profile) return <BindWriter profile={profile} onDone={() => setWriting(false)} />;
   return (
     <div className="max-w-4xl">
+      {chosen?.own && (
+        <Button className="mb-3" onClick={() => setWriting(true)}>
+          Write down how it is bound
+        </Button>
+      )}
       {profile && (profile.bind ?? []).length > 0 ? (
         <Guide key={profile.id} id={id} name={profile.name} steps={profile.bind ?? []} binds={binds} />
       ) : (
         <Notice title="No way to bind is known">
-          <p>Choose a radio system on the part “Link”; each says how its receivers are bound.</p>
+          <p>
+            Choose a radio system on the part “Link”; each says how its receivers are bound. Of one that you keep as
+            your own you write the steps yourself.
+          </p>
         </Notice>
       )}
       <UnreadableEvidence setup={id} />
@@ -64,14 +77,14 @@ function Guide({
     onSuccess: () => {
       setSeen([]);
       setLights({});
-      return client.invalidateQueries({ queryKey: bindsQuery(id).queryKey });
+      return client.invalidateQueries({ queryKey: ['setup', id] });
     },
   });
   const done = steps.every((_, i) => seen[i] !== undefined);
   return (
     <section aria-labelledby="guide" className="mb-6">
       <h2 id="guide" className="text-lg font-bold">
-        Binding a receiver of {name}
+        <Term word="bind">Binding</Term> a receiver of {name}
       </h2>
       <ol>
         {steps.map((step, i) => (
@@ -79,12 +92,12 @@ function Guide({
             <b className="text-right font-mono text-lg leading-tight">{i + 1}</b>
             <div>
               <p>{step.do}</p>
+              <SeenBefore step={step} binds={binds} />
               {step.light && (
-                <p className="text-sm">
+                <p className="text-sm text-soft">
                   <b>Then you see, for example:</b> {step.light}
                 </p>
               )}
-              <SeenBefore step={step} binds={binds} />
               <div className="mt-1 flex flex-wrap gap-4" role="radiogroup" aria-label={`Step ${i + 1}`}>
                 {(['yes', 'no'] as const).map((value) => (
                   <label key={value} className="flex h-8 items-center gap-1.5 text-sm">
@@ -189,7 +202,7 @@ function Line({
       {label}
       <input
         className={clsx(
-          'block h-8 max-w-full rounded border border-line bg-sheet px-2 font-semibold text-ink',
+          'block h-8 max-w-full rounded border border-edge bg-sheet px-2 font-semibold text-ink',
           wide ? 'w-72' : 'w-44',
         )}
         value={value}

@@ -6,6 +6,7 @@ import type { LinkSettings, Setup } from '../../api/types';
 import type { Changes } from '../../edits/useChanges';
 import { NumberField } from '../../ui/NumberField';
 import { SelectField } from '../../ui/SelectField';
+import { Term } from '../../ui/Term';
 
 /** A disarmed, low value where the editing of a preset starts, in microseconds. */
 const LOW = 988;
@@ -25,7 +26,7 @@ export function ReceiverLossFields({ setup, changes }: { setup: Setup; changes: 
   return (
     <fieldset className="mb-5 flex flex-wrap items-end gap-x-5 gap-y-3">
       <legend className="mb-2 w-full border-b-2 border-ink pb-1 text-[0.84rem] font-semibold text-soft">
-        On a loss, as set on the receiver itself
+        On a loss, as set on the receiver itself: <Term word="hold, preset, silence" />
       </legend>
       <SelectField
         label="The receiver"

@@ -89,7 +89,7 @@ function KeepSystem({ id, own }: { id: string; own: string | undefined }) {
           <label className="mt-3 block text-sm text-soft">
             What the system is called
             <input
-              className="block h-9 w-full rounded border border-line bg-sheet px-2 font-semibold text-ink"
+              className="block h-9 w-full rounded border border-edge bg-sheet px-2 font-semibold text-ink"
               value={name}
               maxLength={40}
               required

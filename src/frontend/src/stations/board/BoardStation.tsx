@@ -1,15 +1,20 @@
-import { RANGES } from '../../api/generated/ranges';
-import { Plus, Trash2 } from 'lucide-react';
+import clsx from 'clsx';
+import type { ReactNode } from 'react';
+import { array, string } from 'valibot';
 import { makeEdit } from '../../api/edits';
 import type { Setup, SetupView } from '../../api/types';
 import { useBenchState } from '../../bench/BenchProvider';
-import { axisOf, spell, spellOut } from '../../path/orders';
+import { LookAtDrafts } from '../../edits/LookAtDrafts';
 import type { Changes } from '../../edits/useChanges';
+import { axisOf } from '../../path/orders';
 import { Button } from '../../ui/Button';
-import { NumberField } from '../../ui/NumberField';
+import { together } from '../../ui/figures';
 import { SelectField } from '../../ui/SelectField';
-import { StationParts } from '../StationParts';
+import { SentenceRow } from '../../ui/SentenceRow';
+import { TextField } from '../../ui/TextField';
 import { TravelBar } from '../../ui/TravelBar';
+import { useKept } from '../../ui/useKept';
+import { StationParts } from '../StationParts';
 import { ComparePart } from './ComparePart';
 import { FunctionTable } from './FunctionTable';
 import { GuardFields } from './GuardFields';
@@ -17,6 +22,9 @@ import { LossFields } from './LossFields';
 import { MeasurePart } from './MeasurePart';
 import { PositionTable } from './PositionTable';
 import { SymptomsPart } from './SymptomsPart';
+import type { Put } from './put';
+import { TravelFields } from './TravelFields';
+import { Term } from '../../ui/Term';
 
 interface Props {
   id: string;
@@ -45,9 +53,13 @@ export default function BoardStation({ id, setup, view, changes }: Props) {
   );
 }
 
+// Which groups are open; a browser may have kept what another version wrote.
+const opened = array(string());
+
 function SettingsPart({ setup, view, changes }: Omit<Props, 'id'>) {
   const { board } = setup;
-  const put = (title: string, path: string[], value: unknown) =>
+  const [open, setOpen] = useKept('zephyros-open-settings', opened, []);
+  const put: Put = (title, path, value) =>
     void changes.edit(makeEdit(title, setup, [{ path: ['board', ...path], value }]));
   const meanFor = (id: string, control: string) =>
     void changes.edit(
@@ -56,153 +68,84 @@ function SettingsPart({ setup, view, changes }: Omit<Props, 'id'>) {
         { path: ['board', 'functions', id, 'planned'], value: undefined },
       ]),
     );
+  const fields: Record<string, ReactNode> = {
+    receiver: <ReceiverFields board={board} put={put} />,
+    travel: <TravelFields board={board} view={view} put={put} />,
+    arming: <GuardFields guards={board.guards ?? {}} usualTilt={view.starts.tiltLimit} put={put} />,
+    loss: <LossFields board={board} put={put} />,
+    wander: <Button onClick={() => put('No measured wander', ['wander'], {})}>Forget the wander</Button>,
+    names: <NameFields board={board} put={put} />,
+  };
   return (
     <>
-      <p className="mb-3 max-w-[75ch] text-soft">
-        The bars show the combination of what the transmitter sends and what the map says. Propellers off.
+      <h2 className="sr-only">Settings</h2>
+      <p className="text-soft">
+        What arrives, as the board reads it; its <Term word="guard">guards</Term> and its <Term word="loss procedure" />
+        . Propellers off.
       </p>
-      <div className="mb-4 flex flex-wrap items-end gap-x-5 gap-y-3">
-        <SelectField
-          label="Map: reads channels 1 to 4 as"
-          value={board.map}
-          options={view.orders.map((order) => ({
-            value: order,
-            label: spellOut(order),
-          }))}
-          onChange={(map) => put(`Board reads ${spell(map)}`, ['map'], map)}
-        />
-        <SelectField
-          label="Receiver is on"
-          value={board.receiverPort}
-          options={Object.entries(board.ports)
-            .sort(([a], [b]) => a.localeCompare(b))
-            .map(([id, port]) => ({ value: id, label: port.takenBy ? `${port.label} (${port.takenBy})` : port.label }))}
-          onChange={(port) => put('Receiver on another port', ['receiverPort'], port)}
-        />
-        <NumberField
-          label="Throttle is low below"
-          unit="µs"
-          value={board.throttleLow}
-          {...RANGES['board.throttleLow']}
-          onCommit={(v) => put(`Throttle is low below ${v} µs`, ['throttleLow'], v)}
-        />
-        <ActivationLimit limit={board.activationLimit ?? null} idle={board.throttleLow} put={put} />
-        <NumberField
-          label="Signal lost after"
-          unit="ms"
-          value={board.signalTimeout}
-          {...RANGES['board.signalTimeout']}
-          step={10}
-          onCommit={(v) => put(`Signal lost after ${v} ms`, ['signalTimeout'], v)}
-        />
-        <NumberField
-          label="Centre"
-          unit="µs"
-          value={board.centre ?? 1500}
-          {...RANGES['board.centre']}
-          onCommit={(v) => put(`Centre ${v} µs`, ['centre'], v)}
-        />
-        <NumberField
-          label="Deadband"
-          unit="µs"
-          value={board.deadband ?? 0}
-          {...RANGES['board.deadband']}
-          onCommit={(v) => put(`Deadband ${v} µs`, ['deadband'], v)}
-        />
-        <NumberField
-          label="Full stick turns at"
-          unit="°/s"
-          value={board.maximumRate}
-          {...RANGES['board.maximumRate']}
-          step={10}
-          onCommit={(v) => put(`Full stick turns at ${v} °/s`, ['maximumRate'], v)}
-        />
-        <NumberField
-          label="Expo"
-          unit="%"
-          value={board.expo ?? 0}
-          {...RANGES['board.expo']}
-          onCommit={(v) => put(`Expo ${v} %`, ['expo'], v)}
-        />
-        <SelectField
-          label="It names spans"
-          value={board.spanNumbering ?? 'axis'}
-          options={[
-            { value: 'axis', label: 'by axis' },
-            { value: 'channel', label: 'by channel, from 1' },
-            { value: 'channel-from-zero', label: 'by channel, from 0' },
-          ]}
-          onChange={(v) => put('How the board names its spans', ['spanNumbering'], v)}
-        />
-      </div>
-      <GuardFields guards={board.guards ?? {}} usualTilt={view.starts.tiltLimit} put={put} />
-      <LossFields loss={board.loss ?? {}} put={put} />
       <AxisBars map={board.map} />
-      <Spans spans={board.spans ?? {}} put={put} />
-      <Wander wander={board.wander ?? {}} put={put} />
+      <LookAtDrafts changes={changes}>
+        <div className="mb-4 border-t-2 border-ink">
+          {view.board
+            .filter((group) => group.id in fields)
+            .map((group) => (
+              <SentenceRow
+                key={group.id}
+                name={group.name}
+                // What is as usual is quiet.
+                says={group.sentences.map(({ text, isUsual }) => (
+                  <span key={text} className={clsx(isUsual && 'text-soft')}>
+                    {together(text)}{' '}
+                  </span>
+                ))}
+                open={open.includes(group.id)}
+                onOpen={(now) => setOpen(now ? [...open, group.id] : open.filter((id) => id !== group.id))}
+              >
+                {fields[group.id]}
+              </SentenceRow>
+            ))}
+        </div>
+      </LookAtDrafts>
       <FunctionTable setup={setup} view={view} put={put} changes={changes} meanFor={meanFor} />
       <PositionTable rows={view.rows} setup={setup} />
     </>
   );
 }
 
-/** How far channels were measured to wander; findings and proof leave so much room. */
-function Wander({
-  wander,
-  put,
-}: {
-  wander: NonNullable<Setup['board']['wander']>;
-  put: (title: string, path: string[], value: unknown) => void;
-}) {
-  const told = Object.entries(wander).sort(([a], [b]) => Number(a) - Number(b));
-  if (told.length === 0) return null;
+function ReceiverFields({ board, put }: { board: Setup['board']; put: Put }) {
   return (
-    <p className="mb-4 flex flex-wrap items-center gap-x-4 gap-y-1 text-sm">
-      <b>Measured to wander:</b>
-      {told.map(([channel, us]) => (
-        <span key={channel}>
-          channel {channel} by {us} µs to either side
-        </span>
-      ))}
-      <Button onClick={() => put('No measured wander', ['wander'], {})}>Forget the wander</Button>
-    </p>
+    <SelectField
+      label="Receiver is on"
+      value={board.receiverPort}
+      options={Object.entries(board.ports)
+        .sort(([a], [b]) => a.localeCompare(b))
+        .map(([id, port]) => ({ value: id, label: port.takenBy ? `${port.label} (${port.takenBy})` : port.label }))}
+      onChange={(port) => put('Receiver on another port', ['receiverPort'], port)}
+    />
   );
 }
 
-/** Above what the board activates its controller, for two-stage arming. Most boards have no such limit. */
-function ActivationLimit({
-  limit,
-  idle,
-  put,
-}: {
-  limit: number | null;
-  idle: number;
-  put: (title: string, path: string[], value: unknown) => void;
-}) {
-  if (limit === null)
-    return (
-      <Button onClick={() => put('Activation limit', ['activationLimit'], idle + 50)}>
-        <Plus size={15} aria-hidden /> Activation limit
-      </Button>
-    );
+function NameFields({ board, put }: { board: Setup['board']; put: Put }) {
   return (
-    <span className="flex items-end gap-1">
-      <NumberField
-        label="Controller active above"
-        unit="µs"
-        value={limit}
-        {...RANGES['board.activationLimit']}
-        onCommit={(v) => put(`Controller active above ${v} µs`, ['activationLimit'], v)}
+    <>
+      <TextField
+        label="What you call the board"
+        value={board.alias ?? ''}
+        maxLength={40}
+        width={26}
+        onCommit={(v) => put(v === '' ? 'No name for the board' : `Board is called ${v}`, ['alias'], v)}
       />
-      <button
-        type="button"
-        aria-label="Remove the activation limit"
-        className="rounded p-2 hover:bg-hair"
-        onClick={() => put('No activation limit', ['activationLimit'], undefined)}
-      >
-        <Trash2 size={15} aria-hidden />
-      </button>
-    </span>
+      <SelectField
+        label="It names spans"
+        value={board.spanNumbering ?? 'axis'}
+        options={[
+          { value: 'axis', label: 'by axis' },
+          { value: 'channel', label: 'by channel, from 1' },
+          { value: 'channel-from-zero', label: 'by channel, from 0' },
+        ]}
+        onChange={(v) => put('How the board names its spans', ['spanNumbering'], v)}
+      />
+    </>
   );
 }
 
@@ -210,12 +153,12 @@ function ActivationLimit({
 function AxisBars({ map }: { map: string }) {
   const bars = useBenchState((s) => s.message?.snapshot.bars ?? {});
   return (
-    <dl className="mb-4 grid max-w-4xl grid-cols-2 gap-x-8 max-sm:grid-cols-1">
+    <dl className="mb-4 grid max-w-4xl grid-cols-2 gap-x-8 max-md:grid-cols-1">
       {['A', 'E', 'R', 'T'].map((letter) => {
         const channel = map.indexOf(letter);
         const us = bars[axisOf(letter)]?.now ?? 1500;
         return (
-          <div key={letter} className="grid grid-cols-[8.500rem_1fr_5rem] items-center gap-2">
+          <div key={letter} className="grid grid-cols-[10.5rem_1fr_5rem] items-center gap-2">
             <dt>
               <b>{axisOf(letter)}</b>{' '}
               <span className="text-[0.8rem] text-soft">
@@ -232,28 +175,5 @@ function AxisBars({ map }: { map: string }) {
         );
       })}
     </dl>
-  );
-}
-
-/** What the board was told of the measured travel, if it was told anything. */
-function Spans({
-  spans,
-  put,
-}: {
-  spans: NonNullable<Setup['board']['spans']>;
-  put: (title: string, path: string[], value: unknown) => void;
-}) {
-  const told = Object.entries(spans).sort(([a], [b]) => a.localeCompare(b));
-  if (told.length === 0) return null;
-  return (
-    <p className="mb-4 flex flex-wrap items-center gap-x-4 gap-y-1 text-sm">
-      <b>Scaled to 1000 to 2000:</b>
-      {told.map(([axis, span]) => (
-        <span key={axis}>
-          {axis} {span.low} to {span.high} µs
-        </span>
-      ))}
-      <Button onClick={() => put('No spans at the board', ['spans'], {})}>Forget the spans</Button>
-    </p>
   );
 }

@@ -9,11 +9,13 @@ import { NumberField } from '../../ui/NumberField';
 import { SelectField } from '../../ui/SelectField';
 import { TextField } from '../../ui/TextField';
 import { PlannedPositions } from './PlannedPositions';
+import type { Put } from './put';
+import { Term } from '../../ui/Term';
 
 interface Props {
   setup: Setup;
   view: SetupView;
-  put: (title: string, path: string[], value: unknown) => void;
+  put: Put;
   /** Takes a function off the board. */
   changes: Changes;
   /** Means a function for another control; positions that were planned for the old one go. */
@@ -78,8 +80,12 @@ export function FunctionTable({ setup, view, put, changes, meanFor }: Props) {
           <thead>
             <tr className="border-b-2 border-ink text-left text-[0.84rem] text-soft">
               <th className="py-1 font-semibold">Function</th>
-              <th className="font-semibold">watches</th>
-              <th className="font-semibold">active from</th>
+              <th className="font-semibold">
+                watches <Term word="AUX n">AUX</Term>
+              </th>
+              <th className="font-semibold">
+                <Term word="band">active from</Term>
+              </th>
               <th className="pr-3 font-semibold">up to, not including</th>
               <th className="font-semibold">meant for</th>
               <th className="font-semibold">planned in</th>

@@ -1,13 +1,15 @@
 import { RANGES } from '../../api/generated/ranges';
 import type { ArmGuards } from '../../api/types';
 import { NumberField } from '../../ui/NumberField';
+import { SecondsField } from '../../ui/SecondsField';
 import { SelectField } from '../../ui/SelectField';
+import type { Put } from './put';
 
 interface Props {
   guards: ArmGuards;
   /** Where the limit of a tilt guard starts, in degrees. */
   usualTilt: number;
-  put: (title: string, path: string[], value: unknown) => void;
+  put: Put;
 }
 
 /** What the board asks for before it arms, and how it disarms. Consent and conflicting functions guard by being there. */
@@ -22,8 +24,7 @@ export function GuardFields({ guards, usualTilt, put }: Props) {
   };
   const set = (title: string, change: Partial<ArmGuards>) => put(title, ['guards'], { ...all, ...change });
   return (
-    <fieldset className="mb-4 flex flex-wrap items-end gap-x-5 gap-y-3">
-      <legend className="sr-only">Guards of arming</legend>
+    <>
       <SelectField
         label="Refuses to arm when tilted"
         value={limit === null ? 'no' : 'yes'}
@@ -80,24 +81,20 @@ export function GuardFields({ guards, usualTilt, put }: Props) {
         ]}
         onChange={(v) => set('How long a refusal stands', { refusalLatches: v === 'stands' })}
       />
-      <NumberField
+      <SecondsField
         label="Calibrates after power-up for (0: no guard)"
-        unit="ms"
         value={all.calibration ?? 0}
         min={0}
         max={RANGES['board.guards.calibration'].max}
-        step={100}
         onCommit={(v) => set('Calibration', { calibration: v === 0 ? null : v })}
       />
-      <NumberField
+      <SecondsField
         label="Disarms by itself, throttle low, after (0: never)"
-        unit="ms"
         value={all.disarmsAfter ?? 0}
         min={0}
         max={RANGES['board.guards.disarmsAfter'].max}
-        step={500}
         onCommit={(v) => set('Disarms by itself', { disarmsAfter: v === 0 ? null : v })}
       />
-    </fieldset>
+    </>
   );
 }

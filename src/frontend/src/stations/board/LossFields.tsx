@@ -1,15 +1,17 @@
 import { RANGES } from '../../api/generated/ranges';
-import type { LossSettings } from '../../api/types';
+import type { LossSettings, Setup } from '../../api/types';
 import { NumberField } from '../../ui/NumberField';
+import { SecondsField } from '../../ui/SecondsField';
 import { SelectField } from '../../ui/SelectField';
+import type { Put } from './put';
 
 interface Props {
-  loss: LossSettings;
-  put: (title: string, path: string[], value: unknown) => void;
+  board: Setup['board'];
+  put: Put;
 }
 
 /** What the board does after it knows that the signal is lost. */
-export function LossFields({ loss, put }: Props) {
+export function LossFields({ board, put }: Props) {
   const all = {
     grace: 0,
     graceValues: 'last',
@@ -17,14 +19,21 @@ export function LossFields({ loss, put }: Props) {
     landingTime: 10000,
     recovery: 'at-once',
     flownOnly: false,
-    ...loss,
+    ...board.loss,
   } as const;
   const set = (title: string, change: Partial<LossSettings>) => put(title, ['loss'], { ...all, ...change });
   return (
-    <fieldset className="mb-4 flex flex-wrap items-end gap-x-5 gap-y-3">
-      <legend className="sr-only">On a lost signal</legend>
+    <>
       <NumberField
-        label="On a loss, waits"
+        label="Signal lost after"
+        unit="ms"
+        value={board.signalTimeout}
+        {...RANGES['board.signalTimeout']}
+        step={10}
+        onCommit={(v) => put(`Signal lost after ${v} ms`, ['signalTimeout'], v)}
+      />
+      <NumberField
+        label="waits on for"
         unit="ms"
         value={all.grace}
         {...RANGES['board.loss.grace']}
@@ -53,13 +62,11 @@ export function LossFields({ loss, put }: Props) {
         onChange={(v) => set('Loss procedure', { procedure: v as LossSettings['procedure'] })}
       />
       {all.procedure !== 'stop' && (
-        <NumberField
+        <SecondsField
           label={all.procedure === 'land' ? 'for' : 'or, without a fix, lands for'}
-          unit="ms"
           value={all.landingTime}
           {...RANGES['board.loss.landingTime']}
-          step={500}
-          onCommit={(v) => set(`Landing for ${v} ms`, { landingTime: v })}
+          onCommit={(v) => set(`Landing for ${v / 1000} s`, { landingTime: v })}
         />
       )}
       {all.procedure !== 'stop' && (
@@ -84,6 +91,13 @@ export function LossFields({ loss, put }: Props) {
           onChange={(v) => set('Recovery', { recovery: v as LossSettings['recovery'] })}
         />
       )}
-    </fieldset>
+      <SecondsField
+        label="Just stops where the throttle was low for (0: never)"
+        value={all.lowBefore ?? 0}
+        min={0}
+        max={RANGES['board.loss.lowBefore'].max}
+        onCommit={(v) => set('Low throttle before a loss', { lowBefore: v === 0 ? null : v })}
+      />
+    </>
   );
 }

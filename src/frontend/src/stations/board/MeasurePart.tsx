@@ -51,7 +51,7 @@ export function MeasurePart({ id, setup, view, changes }: Props) {
           body: { ...measured.readings, simulated: measured.simulated, note: '' },
         }),
       ),
-    onSuccess: () => client.invalidateQueries({ queryKey: measurementsQuery(id).queryKey }),
+    onSuccess: () => client.invalidateQueries({ queryKey: ['setup', id] }),
   });
   const { sticks, switches, sticksStand, switchesStand } = measured;
   return (

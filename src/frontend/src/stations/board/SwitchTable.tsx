@@ -3,8 +3,8 @@ import { useQuery } from '@tanstack/react-query';
 import { auxName } from '../../api/aux';
 import { answer, api, reasonOf } from '../../api/client';
 import type { ControlRow, MeasuredPosition, PositionAnswer, PositionSeen, Setup } from '../../api/types';
+import { EditButton } from '../../edits/EditButton';
 import type { Changes } from '../../edits/useChanges';
-import { Button } from '../../ui/Button';
 import { Notice } from '../../ui/Notice';
 import { NumberField } from '../../ui/NumberField';
 import { figure } from '../../ui/figures';
@@ -147,9 +147,7 @@ function Conclusion({ view, changes, stale }: { view: PositionAnswer; changes: C
         {view.fixes.map((fix) => (
           <li key={fix.edit.title} className="flex flex-wrap items-center gap-x-3 gap-y-1 py-1">
             <span>{fix.words}</span>
-            <Button disabled={stale} onClick={() => void changes.edit(fix.edit)}>
-              {fix.edit.title}
-            </Button>
+            <EditButton edit={fix.edit} disabled={stale} onTake={() => void changes.edit(fix.edit)} />
           </li>
         ))}
       </ul>

@@ -3,8 +3,8 @@ import clsx from 'clsx';
 import { useState } from 'react';
 import { answer, api } from '../../api/client';
 import type { Suspect } from '../../api/types';
+import { EditButton } from '../../edits/EditButton';
 import type { Changes } from '../../edits/useChanges';
-import { Button } from '../../ui/Button';
 
 const STANDINGS = {
   shown: { words: 'this setup does it', look: 'text-rust' },
@@ -88,9 +88,12 @@ function Cause({ rank, suspect, changes }: { rank: number; suspect: Suspect; cha
           <div key={finding.key} className="mt-1 flex flex-wrap items-center gap-x-3 gap-y-1 text-sm">
             <span>{finding.what}</span>
             {finding.fixes.map((fix) => (
-              <Button key={fix.id} title={fix.effect} onClick={() => void changes.fix(finding.key, fix.id)}>
-                {fix.edit.title}
-              </Button>
+              <EditButton
+                key={fix.id}
+                edit={fix.edit}
+                effect={fix.effect}
+                onTake={() => void changes.fix(finding.key, fix.id)}
+              />
             ))}
           </div>
         ))}

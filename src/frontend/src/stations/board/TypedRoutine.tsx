@@ -1,5 +1,5 @@
 import { useMutation } from '@tanstack/react-query';
-import { useEffect, useRef, useState } from 'react';
+import { useLayoutEffect, useRef, useState } from 'react';
 import { array, boolean, looseObject, nullable, picklist, string, type GenericSchema } from 'valibot';
 import { answer, api, reasonOf } from '../../api/client';
 import type { BoardReadings, RoutineKind, RoutineState, StickAxis, TypedReading } from '../../api/types';
@@ -84,7 +84,8 @@ interface ReadingProps {
 function Reading({ state: { asks }, onRead }: ReadingProps) {
   const [bar, setBar] = useState<StickAxis | undefined>(asks.bars[0]);
   const first = useRef<HTMLInputElement>(null);
-  useEffect(() => first.current?.select(), []);
+  // Before anything is drawn: who types on at once loses nothing.
+  useLayoutEffect(() => first.current?.select(), []);
   const values = asks.channels.length > 0 ? asks.channels.map((c) => `Channel ${c} shows`) : ['It shows'];
   const read = (typed: FormData) =>
     onRead({
@@ -152,7 +153,7 @@ function Figure({ name, label, begin, ref }: FigureProps) {
           step="any"
           defaultValue={begin}
           autoComplete="off"
-          className="h-8 w-22 rounded border border-line bg-sheet px-2 text-right font-mono text-base font-semibold text-ink"
+          className="h-8 w-22 rounded border border-edge bg-sheet px-2 text-right font-mono text-base font-semibold text-ink"
         />
         <span aria-hidden>µs</span>
       </span>

@@ -2,8 +2,8 @@ import { useQuery } from '@tanstack/react-query';
 import clsx from 'clsx';
 import { answer, api } from '../../api/client';
 import type { StickAxis, WiggleSeen, WiggleView } from '../../api/types';
+import { EditButton } from '../../edits/EditButton';
 import type { Changes } from '../../edits/useChanges';
-import { Button } from '../../ui/Button';
 import { SelectField } from '../../ui/SelectField';
 
 interface Props {
@@ -112,11 +112,7 @@ function Conclusion({ view, changes, stale }: { view: WiggleView; changes: Chang
         {fixes.map((fix) => (
           <li key={fix.words} className="flex flex-wrap items-center gap-x-3 gap-y-1 py-1">
             <span>{fix.words}</span>
-            {fix.edit && (
-              <Button disabled={stale} onClick={() => void changes.edit(fix.edit!)}>
-                {fix.edit.title}
-              </Button>
-            )}
+            {fix.edit && <EditButton edit={fix.edit} disabled={stale} onTake={() => void changes.edit(fix.edit!)} />}
           </li>
         ))}
       </ul>

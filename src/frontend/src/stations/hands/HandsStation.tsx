@@ -7,8 +7,10 @@ import { StationHead } from '../../ui/StationHead';
 import { ControlTile } from './ControlTile';
 import { PowerOnCheck } from './PowerOnCheck';
 import { TransmitterFields } from './TransmitterFields';
+import { Term } from '../../ui/Term';
 
 interface Props {
+  id: string;
   setup: Setup;
   view: SetupView;
   changes: Changes;
@@ -26,7 +28,7 @@ const ROWS: { name: string; sides: Partial<Record<Side, (control: ControlView) =
 ];
 
 /** The transmitter's controls where the fingers find them, and what each does in every position. */
-export function HandsStation({ setup, view, changes }: Props) {
+export function HandsStation({ id, setup, view, changes }: Props) {
   const add = () => {
     const id = freeId('control', setup.transmitter.controls);
     const value = { kind: 'switch', label: 'New switch', place: 'left-front', positions: 2, start: 1, safe: 1 };
@@ -37,12 +39,12 @@ export function HandsStation({ setup, view, changes }: Props) {
     <>
       <div className="mb-3 flex flex-wrap items-start justify-between gap-x-3">
         <StationHead title={`Hands: ${setup.transmitter.name}`}>
-          What each control does in every position, the others resting at their start.{' '}
-          {free > 0 ? `${free} ${free === 1 ? 'control is' : 'controls are'} free.` : 'No control is free.'}
+          What each control does in every position, from its <Term word="safe end" /> on, the others resting at their
+          start. {free > 0 ? `${free} ${free === 1 ? 'control is' : 'controls are'} free.` : 'No control is free.'}
         </StationHead>
         <TransmitterFields setup={setup} view={view} changes={changes} />
       </div>
-      <PowerOnCheck items={view.powerOn} />
+      <PowerOnCheck id={id} setup={setup} items={view.powerOn} changes={changes} />
       {ROWS.map(({ name, sides }) => {
         const columns = Object.entries(sides)
           .map(([side, fits]) => ({ side, controls: view.controls.filter(fits) }))

@@ -85,13 +85,13 @@ export function CaptureDesk({ id, changes }: Props) {
         </FileButton>
         <ActionMenu trigger="Record the simulated receiver" actions={FAULTS} onChoose={record} />
         <a
-          className="inline-flex min-h-8 items-center gap-1.5 text-sm font-semibold underline"
+          className="target inline-flex min-h-8 items-center gap-1.5 text-sm font-semibold underline"
           href={`/api/setups/${id}/recording`}
         >
           <Download size={15} aria-hidden /> VCD
         </a>
         <a
-          className="inline-flex min-h-8 items-center gap-1.5 text-sm font-semibold underline"
+          className="target inline-flex min-h-8 items-center gap-1.5 text-sm font-semibold underline"
           href={`/api/setups/${id}/recording?format=csv`}
         >
           <Download size={15} aria-hidden /> CSV

@@ -3,8 +3,8 @@ import { CircleCheck, TriangleAlert } from 'lucide-react';
 import { useState } from 'react';
 import { auxName } from '../../api/aux';
 import type { CaptureView } from '../../api/types';
+import { EditButton } from '../../edits/EditButton';
 import type { Changes } from '../../edits/useChanges';
-import { Button } from '../../ui/Button';
 import { SelectField } from '../../ui/SelectField';
 import { FrameView } from './FrameView';
 import { LossLegend, LossStrip } from './LossStrip';
@@ -56,15 +56,15 @@ export function CaptureResult({ name, capture, changes, onLine }: Props) {
         )}
       </ul>
       {fix && !fixed && (
-        <Button
-          look="solid"
-          onClick={() => {
+        <EditButton
+          edit={fix}
+          first
+          label={`Take it over: ${fix.title}`}
+          onTake={() => {
             setFixed(true);
             void changes.edit(fix);
           }}
-        >
-          Take it over: {fix.title}
-        </Button>
+        />
       )}
       {capture.channels.length > 0 && <ChannelTable capture={capture} />}
       {capture.hasLevels && <FrameView capture={capture.id} frames={capture.frames} />}

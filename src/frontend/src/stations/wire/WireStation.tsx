@@ -13,6 +13,7 @@ import { CaptureDesk } from './CaptureDesk';
 import { FormatCard } from './FormatCard';
 import { LatencyBar } from './LatencyBar';
 import { PortTable } from './PortTable';
+import { Term } from '../../ui/Term';
 
 interface Props {
   id: string;
@@ -41,7 +42,8 @@ export default function WireStation({ id, setup, view, changes }: Props) {
   return (
     <>
       <StationHead title={`Wire: ${view.wire.name} from receiver to board`}>
-        Set the same format on the receiver, on the board and here. Or let a recording of the wire tell.
+        One <Term word="frame" /> after the other, each value a <Term word="count" />. Set the same format on the
+        receiver, on the board and here. Or let a recording of the wire tell.
       </StationHead>
       <div className="mb-4 flex flex-wrap items-end gap-x-5 gap-y-3">
         <SelectField

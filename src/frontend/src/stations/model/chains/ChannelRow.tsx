@@ -5,13 +5,12 @@ import type { ChainStep, Channel, Setup, SetupView } from '../../../api/types';
 import { useBench, useBenchState } from '../../../bench/BenchProvider';
 import { signed } from '../../../bench/Stick';
 import type { Changes } from '../../../edits/useChanges';
-import { Popup } from '../../../ui/Popup';
 import { TravelBar } from '../../../ui/TravelBar';
 import { moveStep, orderedSteps } from './chainEdits';
-import { ChannelMenu } from './ChannelMenu';
 import { InsertStep } from './InsertStep';
-import { OutputEditor } from './OutputEditor';
-import { StepEditor } from './StepEditor';
+import { tenths } from './OutputEditor';
+import { PieceButton } from './PieceButton';
+import type { Piece } from './pieces';
 import { TakeEditor } from './TakeEditor';
 
 interface Props {
@@ -20,10 +19,13 @@ interface Props {
   setup: Setup;
   view: SetupView;
   changes: Changes;
+  /** The piece of it that is being edited. */
+  open: Piece | null;
+  onOpen: (piece: Piece | null) => void;
 }
 
 /** One channel: its chain from left to right with the value after every step, and what is sent. */
-export function ChannelRow({ id, channel, setup, view, changes }: Props) {
+export function ChannelRow({ id, channel, setup, view, changes, open, onOpen }: Props) {
   const { followed } = useBench();
   const [values, sent, forced] = useBenchState((s) => [
     s.message?.snapshot.steps[id] ?? [],
@@ -32,6 +34,7 @@ export function ChannelRow({ id, channel, setup, view, changes }: Props) {
   ]);
   const steps = orderedSteps(channel);
   const overrides = Object.entries(setup.model.overrides ?? {}).filter(([, o]) => o.channel === id);
+  const { low = -100, centre = 0, high = 100, reverse = false } = channel.output ?? {};
   const follows = channel.take.kind === 'control' && channel.take.control === followed;
   return (
     <tr
@@ -40,15 +43,24 @@ export function ChannelRow({ id, channel, setup, view, changes }: Props) {
         follows && 'bg-sea-wash/60',
       )}
     >
-      <td className="py-1.5 pr-3 whitespace-nowrap">
-        <b className="text-xl">{channel.number}</b>
+      <td className="pr-1 whitespace-nowrap">
+        <b>{channel.number}</b>
         <span className="ml-1.5 text-[0.8rem] font-semibold text-soft">{auxName(channel.number)}</span>
       </td>
-      <td className="max-w-32 pr-3 max-md:max-w-none">
-        <ChannelMenu id={id} channel={channel} setup={setup} changes={changes} />
+      <td className="max-w-44 min-w-30 text-[0.93rem] max-md:max-w-none">
+        <PieceButton
+          channel={id}
+          piece="names"
+          open={open}
+          onOpen={onOpen}
+          className="min-h-[24px] rounded-sm px-1 text-left leading-[1.05] font-bold underline decoration-line decoration-2 underline-offset-3 hover:decoration-ink"
+        >
+          {channel.label}
+          {channel.short && <span className="ml-1.5 text-[0.75rem] font-normal text-soft">{channel.short}</span>}
+        </PieceButton>
       </td>
-      <td className="py-1.5 pr-4 max-md:order-4 max-md:col-span-3">
-        <div className="flex flex-wrap items-start gap-x-1.5 gap-y-1 p-0.5">
+      <td className="pr-1 max-md:order-4 max-md:col-span-3">
+        <div className="flex flex-wrap items-center gap-x-0.5 gap-y-0.5">
           <Step value={values[0]}>
             <TakeEditor id={id} channel={channel} setup={setup} controls={view.controls} changes={changes} />
           </Step>
@@ -61,23 +73,34 @@ export function ChannelRow({ id, channel, setup, view, changes }: Props) {
                   stepId={stepId}
                   step={step}
                   index={index}
-                  now={values[index]}
                   setup={setup}
                   view={view}
                   changes={changes}
+                  open={open}
+                  onOpen={onOpen}
                 />
               </Step>
             </span>
           ))}
           <InsertStep setup={setup} channelId={id} index={steps.length} changes={changes} />
           <Step value={values[steps.length + 1]}>
-            <OutputEditor id={id} channel={channel} setup={setup} changes={changes} />
+            <PieceButton
+              channel={id}
+              piece="output"
+              open={open}
+              onOpen={onOpen}
+              className="inline-flex min-h-[24px] items-center rounded-sm border border-edge bg-sheet px-1.5 text-[0.84rem] whitespace-nowrap hover:border-ink"
+            >
+              {reverse && <b className="mr-1">reversed</b>}
+              ends {signed(tenths(low))} / {signed(tenths(high))} %
+              {centre !== 0 && ` · centre ${signed(tenths(centre))} %`}
+            </PieceButton>
           </Step>
           {overrides.map(([key, made]) => (
             <Step key={key} value={forced === key ? values[steps.length + 2] : undefined}>
               <span
                 className={clsx(
-                  'inline-flex min-h-8 items-center rounded-sm border-2 px-2 text-[0.87rem]',
+                  'inline-flex min-h-[24px] items-center rounded-sm border-2 px-1.5 text-[0.84rem]',
                   forced === key ? 'border-ink bg-ink text-paper' : 'border-dashed border-line',
                   made.enabled === false && 'line-through',
                 )}
@@ -88,10 +111,10 @@ export function ChannelRow({ id, channel, setup, view, changes }: Props) {
           ))}
         </div>
       </td>
-      <td className="w-[13%] max-md:order-5 max-md:col-span-3 max-md:w-full">
+      <td className="w-14 max-md:order-5 max-md:col-span-3 max-md:w-full">
         <TravelBar us={sent} />
       </td>
-      <td className="pl-2 text-right max-md:order-3 font-mono font-bold whitespace-nowrap">
+      <td className="w-20 pl-1 text-right max-md:order-3 font-mono font-bold whitespace-nowrap">
         {sent.toFixed(1)} <span className="text-xs font-normal text-soft">µs</span>
       </td>
     </tr>
@@ -103,14 +126,15 @@ interface ChipProps {
   stepId: string;
   step: ChainStep;
   index: number;
-  now: number | undefined;
   setup: Setup;
   view: SetupView;
   changes: Changes;
+  open: Piece | null;
+  onOpen: (piece: Piece | null) => void;
 }
 
 /** A step in words. It opens its editor, and can be dragged to another place of its chain. */
-function StepChip({ channelId, stepId, step, index, now, setup, view, changes }: ChipProps) {
+function StepChip({ channelId, stepId, step, index, setup, view, changes, open, onOpen }: ChipProps) {
   const [over, setOver] = useState(false);
   const chain = view.chains[channelId];
   const holds = useBenchState((s) => (step.when ? (s.message?.snapshot.conditions[step.when] ?? false) : true));
@@ -120,59 +144,47 @@ function StepChip({ channelId, stepId, step, index, now, setup, view, changes }:
   };
   const type = `step/${channelId}`.toLowerCase();
   return (
-    <Popup
-      label={`Step ${index + 1} of channel ${setup.model.channels[channelId]?.number}`}
-      trigger={
-        <button
-          type="button"
-          draggable
-          className={clsx(
-            'inline-flex min-h-8 max-w-64 items-center rounded-sm border bg-sheet px-2 text-left text-[0.87rem] leading-tight hover:border-ink',
-            step.off && 'line-through opacity-60',
-            step.when && !holds ? 'border-dashed border-soft text-soft' : 'border-line',
-            over && 'border-2 border-sea',
-          )}
-          onDragStart={(event) => event.dataTransfer.setData(type, stepId)}
-          onDragOver={(event) => {
-            if (!event.dataTransfer.types.includes(type)) return;
-            event.preventDefault();
-            setOver(true);
-          }}
-          onDragLeave={() => setOver(false)}
-          onDrop={(event) => {
-            setOver(false);
-            drop(event.dataTransfer.getData(type));
-          }}
-        >
-          <span>
-            {chain?.steps[stepId] ?? step.kind}
-            {step.when && (
-              <span className="block text-[0.8rem] text-soft">while {setup.model.conditions?.[step.when]?.label}</span>
-            )}
-          </span>
-        </button>
-      }
+    <PieceButton
+      channel={channelId}
+      piece={`step:${stepId}`}
+      open={open}
+      onOpen={onOpen}
+      draggable
+      className={clsx(
+        'inline-flex min-h-[24px] max-w-full items-center rounded-sm border bg-sheet px-1.5 text-left text-[0.84rem] leading-tight hover:border-ink',
+        step.off && 'line-through opacity-60',
+        step.when && !holds ? 'border-dashed border-soft text-soft' : 'border-line',
+        over && 'border-2 border-sea',
+      )}
+      onDragStart={(event) => event.dataTransfer.setData(type, stepId)}
+      onDragOver={(event) => {
+        if (!event.dataTransfer.types.includes(type)) return;
+        event.preventDefault();
+        setOver(true);
+      }}
+      onDragLeave={() => setOver(false)}
+      onDrop={(event) => {
+        setOver(false);
+        drop(event.dataTransfer.getData(type));
+      }}
     >
-      <StepEditor
-        setup={setup}
-        channelId={channelId}
-        stepId={stepId}
-        step={step}
-        samples={chain?.curves[stepId] ?? []}
-        now={now}
-        changes={changes}
-      />
-    </Popup>
+      <span>
+        {chain?.steps[stepId] ?? step.kind}
+        {step.when && <span className="text-soft"> while {setup.model.conditions?.[step.when]?.label}</span>}
+      </span>
+    </PieceButton>
   );
 }
 
 function Step({ value, children }: { value: number | undefined; children: React.ReactNode }) {
   return (
-    <span className="inline-flex flex-col items-stretch">
+    <span className="inline-flex min-w-0 items-center gap-1">
       {children}
-      <small className="text-center font-mono text-[0.73rem] leading-4 text-soft">
-        {value === undefined ? '' : `${signed(Math.round(value * 10) / 10)} %`}
-      </small>
+      {value !== undefined && (
+        <small className="font-mono text-[0.75rem] whitespace-nowrap text-soft">
+          {signed(Math.round(value * 10) / 10)} %
+        </small>
+      )}
     </span>
   );
 }

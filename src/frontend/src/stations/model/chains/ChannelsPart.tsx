@@ -1,4 +1,5 @@
 import { Plus } from 'lucide-react';
+import { Fragment, useState } from 'react';
 import { auxName } from '../../../api/aux';
 import { freeId, makeEdit } from '../../../api/edits';
 import type { Setup, SetupView } from '../../../api/types';
@@ -7,6 +8,8 @@ import type { Changes } from '../../../edits/useChanges';
 import { Button } from '../../../ui/Button';
 import { SelectField } from '../../../ui/SelectField';
 import { ChannelRow } from './ChannelRow';
+import { PieceEditor } from './PieceEditor';
+import { pieceId, type Piece } from './pieces';
 
 interface Props {
   setup: Setup;
@@ -16,6 +19,11 @@ interface Props {
 
 /** All channels of the model, by number. */
 export function ChannelsPart({ setup, view, changes }: Props) {
+  const [open, setOpen] = useState<{ channel: string; piece: Piece } | null>(null);
+  const close = () => {
+    if (open) window.document.getElementById(pieceId(open.channel, open.piece))?.focus();
+    setOpen(null);
+  };
   const channels = Object.entries(setup.model.channels).sort(([, a], [, b]) => a.number - b.number);
   const taken = new Set(channels.map(([, c]) => c.number));
   const free = Array.from({ length: setup.transmitter.channels }, (_, i) => i + 1).find((n) => !taken.has(n));
@@ -26,11 +34,15 @@ export function ChannelsPart({ setup, view, changes }: Props) {
   };
   return (
     <>
-      <div className="mb-2 flex flex-wrap items-end justify-between gap-3">
-        <p className="max-w-[60ch] text-soft">
-          Read a chain from left to right; the small figure is the value after the step, now.
+      <div className="flex flex-wrap items-center justify-between gap-x-3 gap-y-1">
+        <p className="max-w-[60ch] text-[0.87rem] text-soft">
+          From left to right; the figure after a step is its value now.
         </p>
+        <span className="ml-auto text-sm text-soft" aria-hidden>
+          Sticks are sent on channels 1 to 4 as
+        </span>
         <SelectField
+          quiet
           label="Sticks are sent on channels 1 to 4 as"
           value={view.sentOrder ?? ''}
           options={[
@@ -44,21 +56,42 @@ export function ChannelsPart({ setup, view, changes }: Props) {
         <table className="w-full border-collapse">
           <thead className="max-md:sr-only">
             <tr className="border-b-2 border-ink text-left text-[0.84rem] text-soft">
-              <th className="py-1 font-semibold">Channel</th>
+              <th className="font-semibold">Channel</th>
               <th className="font-semibold">Carries</th>
               <th className="font-semibold">Chain</th>
-              <th className="font-semibold whitespace-nowrap">
-                <span className="flex justify-between px-[9%]">
-                  <span>1000</span>
-                  <span>2000 µs</span>
-                </span>
+              <th
+                colSpan={2}
+                className="text-right font-semibold whitespace-nowrap"
+                title="The bar goes from 1000 to 2000 µs"
+              >
+                Sent now
               </th>
-              <th className="text-right font-semibold">Sent now</th>
             </tr>
           </thead>
           <tbody>
             {channels.map(([id, channel]) => (
-              <ChannelRow key={id} id={id} channel={channel} setup={setup} view={view} changes={changes} />
+              <Fragment key={id}>
+                <ChannelRow
+                  id={id}
+                  channel={channel}
+                  setup={setup}
+                  view={view}
+                  changes={changes}
+                  open={open?.channel === id ? open.piece : null}
+                  onOpen={(piece) => setOpen(piece && { channel: id, piece })}
+                />
+                {open?.channel === id && (
+                  <PieceEditor
+                    id={id}
+                    channel={channel}
+                    piece={open.piece}
+                    setup={setup}
+                    view={view}
+                    changes={changes}
+                    onClose={close}
+                  />
+                )}
+              </Fragment>
             ))}
           </tbody>
         </table>

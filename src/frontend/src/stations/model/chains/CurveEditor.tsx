@@ -47,9 +47,9 @@ export function CurveEditor({ points, smooth, samples, now, most, onPoints, onSm
         </label>
       </div>
       <div>
-        <ol className="flex max-h-64 flex-col gap-1 overflow-y-auto p-1">
+        <ol className="columns-2 gap-x-6 p-1 max-md:columns-1">
           {points.map((point, i) => (
-            <li key={i} className="flex items-end gap-2">
+            <li key={i} className="mb-1 flex break-inside-avoid items-end gap-2">
               {AXES.map(({ axis, does, unit }) => (
                 <NumberField
                   key={axis}

@@ -22,7 +22,7 @@ export function InsertStep({ setup, channelId, index, changes }: Props) {
         <button
           type="button"
           aria-label={`Insert a step into channel ${channel.number} at place ${index + 1}`}
-          className="mt-1 inline-flex size-6 shrink-0 items-center justify-center rounded-full border border-line bg-paper text-soft hover:border-ink hover:text-ink"
+          className="inline-flex size-[24px] shrink-0 items-center justify-center rounded-sm text-soft hover:bg-hair hover:text-ink"
         >
           <Plus size={14} aria-hidden />
         </button>

@@ -9,6 +9,8 @@ interface Props {
   setup: Setup;
   value: Source;
   quiet?: boolean;
+  /** True where many stand below each other. */
+  dense?: boolean;
   /** A channel that cannot be taken, because it is the one that takes. */
   except?: string;
   onChange: (source: Source) => void;
@@ -17,11 +19,12 @@ interface Props {
 const CONSTANT = 'constant:';
 
 /** Chooses where a value is taken from: a control, a channel, a condition, a sensor, or a fixed value. */
-export function SourcePicker({ label, setup, value, quiet, except, onChange }: Props) {
+export function SourcePicker({ label, setup, value, quiet, dense, except, onChange }: Props) {
   return (
     <span className="flex flex-wrap items-end gap-2">
       <SelectField
         quiet={quiet}
+        dense={dense}
         label={label}
         value={write(value)}
         options={sourceOptions(setup, except)}
@@ -30,6 +33,7 @@ export function SourcePicker({ label, setup, value, quiet, except, onChange }: P
       {value.kind === 'constant' && (
         <NumberField
           quiet
+          dense={dense}
           label={`${label}: fixed value`}
           unit="%"
           value={value.value}

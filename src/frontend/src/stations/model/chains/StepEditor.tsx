@@ -33,7 +33,7 @@ export function StepEditor({ setup, channelId, stepId, step, samples, now, chang
   };
   return (
     <>
-      <h3 className="font-bold">
+      <h3 className="basis-full font-bold">
         {name}{' '}
         <span className="font-normal text-soft">
           step {index + 1} of {steps.length} on {channel.label}
@@ -63,11 +63,12 @@ export function StepEditor({ setup, channelId, stepId, step, samples, now, chang
           Switched on
         </label>
       </div>
-      <div className="flex flex-wrap items-end gap-2 border-t border-hair pt-2">
-        <Button onClick={() => move(index - 1)} disabled={index === 0}>
+      <div className="flex flex-wrap items-end gap-2">
+        {/* At the end of its way a button keeps the focus. */}
+        <Button onClick={() => move(index - 1)} aria-disabled={index === 0}>
           <ArrowLeft size={15} aria-hidden /> Earlier
         </Button>
-        <Button onClick={() => move(index + 1)} disabled={index === steps.length - 1}>
+        <Button onClick={() => move(index + 1)} aria-disabled={index === steps.length - 1}>
           Later <ArrowRight size={15} aria-hidden />
         </Button>
         <ActionMenu

@@ -30,9 +30,10 @@ export function TakeEditor({ id, channel, setup, controls, changes }: Props) {
   });
   const name = controls.find((c) => c.id === candidate)?.name;
   return (
-    <span className="flex items-start gap-1">
+    <span className="flex items-center gap-1">
       <SourcePicker
         quiet
+        dense
         label={`Channel ${channel.number} takes`}
         setup={setup}
         value={channel.take}
@@ -40,6 +41,7 @@ export function TakeEditor({ id, channel, setup, controls, changes }: Props) {
         onChange={take}
       />
       <Button
+        className="pointer-fine:min-h-[24px]! px-1"
         look={flicking ? 'solid' : 'outline'}
         aria-pressed={flicking}
         aria-label={`Channel ${channel.number}: take the control that I flick`}

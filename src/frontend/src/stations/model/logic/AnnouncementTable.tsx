@@ -1,5 +1,6 @@
 import { RANGES } from '../../../api/generated/ranges';
 import { Plus } from 'lucide-react';
+import { useState } from 'react';
 import { freeId, makeEdit } from '../../../api/edits';
 import { listed } from '../../../api/listed';
 import type { Announcement, AnnouncementSubject, Setup, SetupView } from '../../../api/types';
@@ -7,8 +8,11 @@ import { RemoveButton } from '../../../edits/RemoveButton';
 import type { Changes } from '../../../edits/useChanges';
 import { Button } from '../../../ui/Button';
 import { EnabledBox } from '../../../ui/EnabledBox';
-import { NumberField } from '../../../ui/NumberField';
+import { SecondsField } from '../../../ui/SecondsField';
 import { SelectField, type Option } from '../../../ui/SelectField';
+import { focusOnce } from '../../../ui/focusOnce';
+import { SentenceRow } from '../../../ui/SentenceRow';
+import { Term } from '../../../ui/Term';
 import { TextField } from '../../../ui/TextField';
 
 interface Props {
@@ -18,7 +22,6 @@ interface Props {
 }
 
 /** What a select offers for the board's own report; a condition cannot have this id. */
-const AGAIN = RANGES['model.announcements.*.every'];
 const REPORT = '';
 const MODE = 'mode/';
 
@@ -54,87 +57,137 @@ export function AnnouncementTable({ setup, view, changes }: Props) {
     ...listed(conditions).map(([key, c]) => ({ value: key, label: `“${c.label}” begins to hold` })),
   ];
   const firstCondition = listed(conditions)[0]?.[0];
-  const sorted = Object.entries(announcements).sort(([, a], [, b]) => a.says.localeCompare(b.says));
+  const [open, setOpen] = useState<string | null>(null);
+  const [adding, setAdding] = useState(false);
+  const [fresh, setFresh] = useState<string | null>(null);
+  const subjectOf = (made: Announcement) => (made.about === 'mode' ? MODE + (made.function ?? '') : made.about);
   return (
     <section aria-labelledby="announcements">
       <h2 id="announcements" className="text-lg font-bold">
         Announcements
       </h2>
       <p className="max-w-[70ch] text-soft">
-        Set off by a switch it may be wrong, because the board may refuse; by a latch it is truer; only the board&apos;s
-        own report is true.
+        Set off by a switch it may be wrong, because the board may refuse; by a <Term word="latch" /> it is truer; only
+        the board&apos;s own report is true.
         {setup.air.telemetry === false && ' This link brings no telemetry, so reports do not arrive.'}
       </p>
       <ul>
-        {sorted.map(([id, made]) => (
-          <li
-            key={id}
-            className="flex flex-wrap items-end gap-x-3 gap-y-2 border-b border-hair py-2 lg:grid lg:grid-cols-[10.5rem_13rem_14rem_auto_auto] lg:justify-start"
-          >
-            <TextField
-              label="Says"
-              value={made.says}
-              maxLength={40}
-              width={15}
-              onCommit={(says) => put(`Say “${says}”`, id, { ...made, says })}
-            />
-            <SelectField
-              label="which tells that"
-              value={made.about === 'mode' ? MODE + (made.function ?? '') : made.about}
-              options={subjects}
-              onChange={(v) => put(`“${made.says}” tells something else`, id, about(made, v, firstCondition))}
-            />
-            <SelectField
-              label="set off by"
-              value={made.when ?? REPORT}
-              options={sources(made)}
-              onChange={(v) => put(`“${made.says}” is set off otherwise`, id, setOff(made, v))}
-            />
-            <div className="flex items-end gap-3">
-              {made.when && (
+        {/* By id, so that none changes its place while its words are typed. */}
+        {Object.entries(announcements)
+          .sort(([a], [b]) => a.localeCompare(b, 'en', { numeric: true }))
+          .map(([id, made]) => (
+            <li key={id}>
+              <SentenceRow
+                name={`“${made.says}”`}
+                says={
+                  <>
+                    {made.about === 'other'
+                      ? 'is said '
+                      : `tells that ${subjects.find((s) => s.value === subjectOf(made))?.label ?? 'it flies by a function that is gone'}, `}
+                    {made.when
+                      ? `${made.every ? `every ${made.every / 1000} s as long as` : 'once when'} “${conditions[made.when]?.label ?? made.when}” ${made.every ? 'holds' : 'begins to hold'}.`
+                      : `when ${made.about.startsWith('signal') ? 'telemetry says so' : 'the board reports it'}.`}
+                    {made.enabled === false && <b className="text-rust"> It is not enabled, and never said.</b>}
+                  </>
+                }
+                open={open === id}
+                made={fresh === id}
+                onOpen={(now) => setOpen(now ? id : null)}
+                end={<RemoveButton place={`/model/announcements/${id}`} name={`“${made.says}”`} changes={changes} />}
+              >
+                <TextField
+                  label="Says"
+                  value={made.says}
+                  maxLength={40}
+                  width={15}
+                  onCommit={(says) => put(`Say “${says}”`, id, { ...made, says })}
+                />
                 <SelectField
-                  label="said"
-                  value={made.every ? 'again' : 'once'}
-                  options={[
-                    { value: 'once', label: 'once' },
-                    { value: 'again', label: 'again' },
-                  ]}
-                  onChange={(v) =>
-                    put(`“${made.says}” is said ${v}`, id, { ...made, every: v === 'again' ? 2000 : undefined })
-                  }
+                  label="which tells that"
+                  value={subjectOf(made)}
+                  options={subjects}
+                  onChange={(v) => put(`“${made.says}” tells something else`, id, about(made, v, firstCondition))}
                 />
-              )}
-              {made.every && (
-                <NumberField
-                  label="every"
-                  unit="s"
-                  value={made.every / 1000}
-                  min={AGAIN.min / 1000}
-                  max={AGAIN.max / 1000}
-                  step={1}
-                  onCommit={(v) => put(`“${made.says}” every ${v} s`, id, { ...made, every: v * 1000 })}
+                <SelectField
+                  label="set off by"
+                  value={made.when ?? REPORT}
+                  options={sources(made)}
+                  onChange={(v) => put(`“${made.says}” is set off otherwise`, id, setOff(made, v))}
                 />
-              )}
-            </div>
-            <div className="flex items-end gap-1">
-              <EnabledBox
-                enabled={made.enabled !== false}
-                onChange={(v) => put(`“${made.says}” ${v ? 'enabled' : 'not enabled'}`, id, { ...made, enabled: v })}
-              />
-              <RemoveButton place={`/model/announcements/${id}`} name={`“${made.says}”`} changes={changes} />
-            </div>
-          </li>
-        ))}
+                {made.when && (
+                  <SelectField
+                    label="said"
+                    value={made.every ? 'again' : 'once'}
+                    options={[
+                      { value: 'once', label: 'once' },
+                      { value: 'again', label: 'again' },
+                    ]}
+                    onChange={(v) =>
+                      put(`“${made.says}” is said ${v}`, id, { ...made, every: v === 'again' ? 2000 : undefined })
+                    }
+                  />
+                )}
+                {made.every && (
+                  <SecondsField
+                    label="every"
+                    value={made.every}
+                    {...RANGES['model.announcements.*.every']}
+                    onCommit={(v) => put(`“${made.says}” every ${v / 1000} s`, id, { ...made, every: v })}
+                  />
+                )}
+                <EnabledBox
+                  enabled={made.enabled !== false}
+                  onChange={(v) => put(`“${made.says}” ${v ? 'enabled' : 'not enabled'}`, id, { ...made, enabled: v })}
+                />
+              </SentenceRow>
+            </li>
+          ))}
       </ul>
-      <Button
-        className="mt-2"
-        onClick={() =>
-          put('Add an announcement', freeId('announcement', announcements), { says: 'Armed', about: 'armed' })
-        }
-      >
-        <Plus size={15} aria-hidden /> Announcement
-      </Button>
+      {adding ? (
+        <FirstWords
+          onSay={(says) => {
+            setAdding(false);
+            if (says === '') return;
+            const id = freeId('announcement', announcements);
+            put(`Add “${says}”`, id, { says, about: 'armed' });
+            setOpen(id);
+            setFresh(id);
+          }}
+        />
+      ) : (
+        <Button className="mt-2" onClick={() => setAdding(true)}>
+          <Plus size={15} aria-hidden /> Announcement
+        </Button>
+      )}
     </section>
+  );
+}
+
+/** A new announcement begins with what it says. Left empty, there is none. */
+function FirstWords({ onSay }: { onSay: (says: string) => void }) {
+  return (
+    <form
+      className="mt-2 flex items-end gap-2"
+      onSubmit={(event) => {
+        event.preventDefault();
+        onSay((new FormData(event.currentTarget).get('says') as string).trim());
+      }}
+    >
+      <label className="flex flex-col gap-0.5 text-sm text-soft">
+        The new one says
+        <input
+          ref={focusOnce}
+          name="says"
+          maxLength={40}
+          onKeyDown={(event) => event.key === 'Escape' && onSay('')}
+          className="h-8 w-52 rounded border border-edge bg-sheet px-2 text-sm font-semibold text-ink"
+        />
+      </label>
+      <Button type="submit" look="solid">
+        Add it
+      </Button>
+      <Button onClick={() => onSay('')}>Not now</Button>
+    </form>
   );
 }
 

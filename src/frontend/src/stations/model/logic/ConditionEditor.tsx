@@ -1,10 +1,9 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
-import { useState } from 'react';
+import { useEffect, useRef } from 'react';
 import { useParams } from 'react-router';
 import { answer, api } from '../../../api/client';
 import type { Condition, SetupView, Setup } from '../../../api/types';
 import { Button } from '../../../ui/Button';
-import { Sheet } from '../../../ui/Sheet';
 import { TextField } from '../../../ui/TextField';
 import { TestFields } from './TestFields';
 
@@ -13,21 +12,23 @@ interface Props {
   id: string | undefined;
   setup: Setup;
   view: SetupView;
-  condition: Condition;
-  onSave: (condition: Condition) => void;
+  /** The condition as it is put together. */
+  draft: Condition;
+  onDraft: (draft: Condition) => void;
+  onSave: () => void;
   onClose: () => void;
 }
 
-/** Edits a condition as a whole; nothing is saved before "Save". */
-export function ConditionEditor({ id, setup, view, condition, onSave, onClose }: Props) {
-  const [draft, setDraft] = useState(condition);
+/** Edits a condition as a whole, beside the bench, so that its lamps can be watched; nothing is saved before "Save". */
+export function ConditionEditor({ id, setup, view, draft, onDraft: setDraft, onSave, onClose }: Props) {
+  const editor = useRef<HTMLElement>(null);
+  useEffect(() => editor.current?.querySelector('input')?.focus(), []);
   const limit = setup.transmitter.shortNames ?? 0;
   return (
-    <Sheet
-      open
-      onOpenChange={(open) => !open && onClose()}
-      title={`Condition “${draft.label}”`}
-      description="What has to hold. Propellers off while you try it on the real transmitter."
+    <section
+      ref={editor}
+      aria-label={`Condition “${draft.label}”`}
+      className="col-span-full my-2 rounded border border-ink bg-sheet p-3"
     >
       <div className="flex flex-col gap-4">
         <div className="flex flex-wrap gap-3">
@@ -48,13 +49,16 @@ export function ConditionEditor({ id, setup, view, condition, onSave, onClose }:
         <TestFields setup={setup} view={view} test={draft.test} onChange={(test) => setDraft({ ...draft, test })} />
         <Preview id={id} condition={draft} />
         <div className="flex gap-2 border-t border-line pt-3">
-          <Button look="solid" onClick={() => onSave(draft)}>
+          <Button look="solid" onClick={onSave}>
             Save
           </Button>
           <Button onClick={onClose}>Leave as it was</Button>
+          <span className="self-center text-sm text-soft">
+            Propellers off while you try it on the real transmitter.
+          </span>
         </div>
       </div>
-    </Sheet>
+    </section>
   );
 }
 

@@ -12,6 +12,7 @@ import { Lamp } from '../../../ui/Lamp';
 import { NumberField } from '../../../ui/NumberField';
 import { SelectField } from '../../../ui/SelectField';
 import { TextField } from '../../../ui/TextField';
+import { Term } from '../../../ui/Term';
 
 interface Props {
   setup: Setup;
@@ -45,7 +46,8 @@ export function OverrideTable({ setup, changes }: Props) {
         Overrides
       </h2>
       <p className="max-w-[70ch] text-soft">
-        While its condition holds, an override sends its value instead of the chain&apos;s,{' '}
+        While its condition holds, an <Term word="override" /> sends its value instead of the{' '}
+        <Term word="chain">chain&apos;s</Term>,{' '}
         {setup.transmitter.forcedPastEnds === false ? 'held within the ends.' : 'past the low and high ends.'} One that
         is not enabled does nothing. On one channel the upper one wins.
       </p>

@@ -20,7 +20,7 @@ export function ParameterField({ parameter, value, onChange }: Props) {
         {label}
         <span className="flex items-center gap-1">
           <input
-            className="h-8 rounded border border-line bg-sheet px-2 font-mono text-base font-semibold text-ink"
+            className="h-8 rounded border border-edge bg-sheet px-2 font-mono text-base font-semibold text-ink"
             style={{ width: kind === 'number' ? '6rem' : `${Math.max(16, value.length + 4)}ch` }}
             inputMode="decimal"
             value={value}

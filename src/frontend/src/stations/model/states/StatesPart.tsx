@@ -12,6 +12,7 @@ import { SelectField } from '../../../ui/SelectField';
 import { TextField } from '../../../ui/TextField';
 import { orderAt } from '../chains/chainEdits';
 import { StateCell } from './StateCell';
+import { Term } from '../../../ui/Term';
 
 interface Props {
   setup: Setup;
@@ -50,8 +51,8 @@ export function StatesPart({ setup, view, changes }: Props) {
   return (
     <>
       <p className="mb-2 max-w-[75ch] text-soft">
-        The first state from above whose condition holds is the active one. A cell is what leaves the transmitter there;
-        an empty cell was forgotten: the chain&apos;s own value passes.
+        The first <Term word="flight state" /> from above whose condition holds is the active one. A cell is what leaves
+        the transmitter there; an empty cell was forgotten: the chain&apos;s own value passes.
       </p>
       <div className="-mx-1 overflow-x-auto px-1">
         <table className="w-full border-collapse">

@@ -1,0 +1,10 @@
+using Zephyros.Core.Evidence;
+
+namespace Zephyros.Core.Work;
+
+/// <summary>One thing that is to be ticked by hand.</summary>
+/// <param name="Id">Its id within the step.</param>
+/// <param name="Do">What to do.</param>
+/// <param name="Expected">What must come of it.</param>
+/// <param name="Basis">What a tick depends on besides these words.</param>
+public sealed record Deed(string Id, string Do, string Expected, IReadOnlyList<BasisPart> Basis);

@@ -1,0 +1,70 @@
+/** The parts of the pages, and what else pilots call what is there. */
+export const PLACES: readonly { words: string; to: string; also: string[] }[] = [
+  {
+    words: 'Hands: controls and power-on check',
+    to: 'hands',
+    also: ['switches', 'sticks', 'startup warning', 'transmitter', 'radio', 'scale', 'limits'],
+  },
+  {
+    words: 'Model: channels and their chains',
+    to: 'model?part=channels',
+    also: ['mix', 'mixer', 'endpoints', 'ends', 'subtrim', 'reverse', 'curve', 'expo', 'channel order', 'map'],
+  },
+  {
+    words: 'Model: logic',
+    to: 'model?part=logic',
+    also: [
+      'conditions',
+      'overrides',
+      'announcements',
+      'alarm',
+      'voice',
+      'sensors',
+      'telemetry',
+      'low battery',
+      'voltage',
+    ],
+  },
+  { words: 'Model: flight states', to: 'model?part=states', also: ['flight modes', 'modes', 'table'] },
+  {
+    words: 'Model: ready-made chains',
+    to: 'model?part=ready-made',
+    also: ['throttle cut', 'lock', 'two-stage arming', 'template', 'wizard'],
+  },
+  {
+    words: 'Air: the radio link',
+    to: 'air?part=link',
+    also: ['module', 'receiver', 'range', 'power', 'packet rate', 'band', 'failsafe', 'signal loss'],
+  },
+  {
+    words: 'Air: what survives the link',
+    to: 'air?part=channels',
+    also: ['resolution', 'steps', 'signal quality', 'RSSI'],
+  },
+  { words: 'Air: bind the receiver', to: 'air?part=bind', also: ['pairing', 'pair', 'receiver number'] },
+  {
+    words: 'Wire: format and recordings',
+    to: 'wire',
+    also: ['protocol', 'serial', 'logic analyser', 'capture', 'latency'],
+  },
+  { words: 'Wire: ports of the board', to: 'wire?part=ports', also: ['port', 'UART', 'solder', 'inverted', 'pads'] },
+  {
+    words: 'Board: settings and functions',
+    to: 'board?part=settings',
+    also: ['arm', 'arming', 'guards', 'failsafe', 'signal loss', 'AUX', 'beeper', 'throttle low', 'deadband', 'rates'],
+  },
+  {
+    words: 'Board: measure',
+    to: 'board?part=measure',
+    also: ['calibrate', 'wiggle', 'sweep', 'endpoints', 'jitter', 'centre'],
+  },
+  { words: 'Board: compare with the plan', to: 'board?part=compare', also: ['read back', 'check'] },
+  {
+    words: 'Board: symptoms',
+    to: 'board?part=symptoms',
+    also: ['problem', 'will not arm', 'help', 'fault', 'trouble'],
+  },
+  { words: 'Craft: what a stick makes it do', to: 'craft', also: ['motors', 'response'] },
+  { words: 'Proof', to: 'proof', also: ['promises', 'safety', 'verify', 'model checker'] },
+  { words: 'What remains', to: 'work', also: ['steps', 'checklist', 'to do', 'next', 'evidence', 'tick'] },
+];
