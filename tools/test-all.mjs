@@ -103,6 +103,24 @@ function slowest(project) {
     .join(', ');
 }
 
+/** What failed, by name and with the beginning of what was said of it; a page of output may be all that somebody sees. */
+function failures() {
+  const text = (file) => (existsSync(`${RESULTS}/${file}`) ? readFileSync(`${RESULTS}/${file}`, 'utf8') : '');
+  const server = ['Core', 'Storage', 'Web'].flatMap((project) =>
+    [
+      ...text(`${project}.xml`).matchAll(
+        /<test name="([^"]*)"[^>]* result="Fail"[^>]*>.*?<message>(?:<!\[CDATA\[)?(.*?)(?:\]\]>)?<\/message>/gs,
+      ),
+    ].map(([, name, message]) => [name, message]),
+  );
+  const specs = (suite) => [...(suite.specs ?? []), ...(suite.suites ?? []).flatMap(specs)];
+  const browser = (JSON.parse(text('browser.json') || '{}').suites ?? [])
+    .flatMap(specs)
+    .filter((spec) => !spec.ok)
+    .map((spec) => [spec.title, spec.tests.flatMap((t) => t.results.flatMap((r) => r.errors))[0]?.message ?? '']);
+  return [...server, ...browser].map(([name, message]) => `failed: ${name}\n${message.slice(0, 1200)}\n`);
+}
+
 async function interfaceSide() {
   for (const script of ['check:lint', 'check:types', 'check:unused'])
     await check(`interface ${script}`, 'npm', ['run', '--silent', script]);
@@ -132,6 +150,7 @@ await Promise.all([
 // The two sides share nothing but the machine's two cores.
 await Promise.all([serverBuild().then(serverSuites), interfaceSide().then(browserSuite)]);
 
+for (const failure of failures()) console.log(failure);
 console.log(`${total.passed} passed, ${total.failed} failed`);
 console.log(testShare());
 if (existsSync(`${RESULTS}/Core.xml`)) console.log(`longest in the core, in seconds: ${slowest('Core')}`);

@@ -14,6 +14,9 @@ public sealed class ProofRunTests : IAsyncDisposable
     private const string Rename =
         """{"title":"x","operations":[{"op":"replace","path":"/craft/summary","value":"other"}]}""";
 
+    private const string Widen =
+        """{"title":"x","operations":[{"op":"add","path":"/limits/lossNoticedWithin","value":900}]}""";
+
     private readonly TestServer server = new();
     private readonly HttpClient client;
 
@@ -88,8 +91,10 @@ public sealed class ProofRunTests : IAsyncDisposable
     {
         var first = Times(await DoneAsync());
         await SendAsync(client, HttpMethod.Post, $"{Gannet}/edits", Rename, "\"1\"");
+        Assert.Equal(first, Times(await DoneAsync()));
+        await SendAsync(client, HttpMethod.Post, $"{Gannet}/edits", Widen, "\"2\"");
         Assert.NotEqual(first, Times(await DoneAsync()));
-        await SendAsync(client, HttpMethod.Post, $"{Gannet}/undo", null, "\"2\"");
+        await SendAsync(client, HttpMethod.Post, $"{Gannet}/undo", null, "\"3\"");
         var undone = await DoneAsync();
         Assert.Equal(first, Times(undone));
         await SendAsync(
@@ -170,6 +175,27 @@ public sealed class ProofRunTests : IAsyncDisposable
         await Assert.ThrowsAnyAsync<OperationCanceledException>(() => waitedFor);
         Assert.False(search.IsCompleted);
         Assert.True(waiting.Waits);
+    }
+
+    [Fact]
+    public async Task Fixes_that_were_found_once_are_known_of_a_craft_by_another_name_and_looked_for_anew_when_asked()
+    {
+        var (store, known) = (server.Services.GetRequiredService<SetupStore>(), new KnownVerdicts());
+        using (var before = new ProofRuns(store, known, TimeProvider.System, runsAtOnce: 1))
+        {
+            var run = before.Enter("gannet")!;
+            await run.Finished;
+            Assert.NotEmpty(await run.Fixes());
+        }
+
+        await SendAsync(client, HttpMethod.Post, $"{Gannet}/edits", Rename, "\"1\"");
+        using var runs = new ProofRuns(store, known, TimeProvider.System, runsAtOnce: 0);
+        Assert.True(runs.Enter("gannet")!.Fixes().IsCompletedSuccessfully);
+        Assert.False(runs.Begin("gannet", new(TwoHands: false))!.Fixes().IsCompleted);
+        // What is decided about a promise may make another way the better one.
+        const string Off = """{"on":false,"note":"x"}""";
+        await SendAsync(client, HttpMethod.Put, $"{Gannet}/proof/no-leap", Off, "\"2\"");
+        Assert.False(runs.Enter("gannet")!.Fixes().IsCompleted);
     }
 
     [Theory]

@@ -13,7 +13,13 @@ internal sealed class BenchRooms(SetupStore store, TimeProvider clock)
     {
         if (rooms.TryGetValue(id, out var room))
             return room;
-        return store.Find(id) is { } stored ? rooms.GetOrAdd(id, _ => new BenchRoom(stored, clock)) : null;
+        if (store.Find(id) is not { } stored)
+            return null;
+        room = rooms.GetOrAdd(id, _ => new BenchRoom(stored, clock));
+        // A revision that was saved in the meantime found no bench to be put on.
+        if (store.Find(id) is { } newest)
+            room.Replace(newest);
+        return room;
     }
 
     /// <summary>Puts a new revision on the bench of its setup, when that is in use.</summary>

@@ -136,6 +136,8 @@ internal sealed class ProofRun : IProgress<ProofProgress>, IDisposable
     {
         lock (gate)
         {
+            if (!Asked && known.FindFixes(KnownVerdicts.FixesFingerprint(setup), wish.TwoHands) is { } found)
+                return Task.FromResult(found);
             if (search is null || search.Found.IsCanceled && !replaced.IsCancellationRequested)
                 search = new FixSearch(Finished, Search, room, replaced.Token);
             return search.Found;
@@ -151,7 +153,9 @@ internal sealed class ProofRun : IProgress<ProofProgress>, IDisposable
                 verdicts.GetValueOrDefault(p.Code) is VerdictKind.Broken or VerdictKind.Vacuous
             ),
         ];
-        return ProvenFixes.ForEach(setup, broken, verdicts, FixLimits, token);
+        var fixes = ProvenFixes.ForEach(setup, broken, verdicts, FixLimits, token);
+        known.KeepFixes(KnownVerdicts.FixesFingerprint(setup), wish.TwoHands, fixes);
+        return fixes;
     }
 
     /// <inheritdoc />

@@ -23,17 +23,21 @@ public sealed class StaleEvidenceTests
         {
             var random = new Random(name.Length);
             var edits = new RandomEdits(random);
-            var records = Records(setup);
+            var plan = SignalPlan.Compile(setup);
+            var records = Records(plan)
+                .Select(r => (Record: r, Basis: EvidenceBasis.OfMeasurement(setup, r), Measured: Measured(plan, r)))
+                .ToArray();
             for (var i = 0; i < Iterations.OfProofs(40); i++)
             {
                 if (edits.Of(setup) is not var (place, changed))
                     continue;
-                foreach (var record in records)
+                var planned = SignalPlan.Compile(changed);
+                foreach (var (record, basis, measured) in records)
                 {
                     tried++;
-                    var said = EvidenceBasis.Changed(changed, record, EvidenceBasis.OfMeasurement(setup, record));
+                    var said = EvidenceBasis.Changed(changed, record, basis);
                     stale += said.Count > 0 ? 1 : 0;
-                    if (Measured(setup, record).SequenceEqual(Measured(changed, record)))
+                    if (measured.SequenceEqual(Measured(planned, record)))
                         continue;
                     moved++;
                     Assert.True(said.Count > 0, $"{name}: {place} changes what is measured, and it stands");
@@ -55,9 +59,8 @@ public sealed class StaleEvidenceTests
             .Concat([("sandpiper", Demo.Sandpiper), ("wren", Demo.Wren), ("gannet", Demo.Gannet)]);
 
     // Sticks alone, and each switch by itself.
-    private static MeasurementRecord[] Records(Setup setup)
+    private static MeasurementRecord[] Records(SignalPlan plan)
     {
-        var plan = SignalPlan.Compile(setup);
         var wiggle = new WiggleSeen { Moved = StickAxis.Roll, Bar = StickAxis.Roll };
         return
         [
@@ -71,9 +74,8 @@ public sealed class StaleEvidenceTests
     }
 
     // What the bars and the channels that were looked at show with the hands here and there. A hand is the same whatever else there is.
-    private static IReadOnlyList<string> Measured(Setup setup, MeasurementRecord record)
+    private static IReadOnlyList<string> Measured(SignalPlan plan, MeasurementRecord record)
     {
-        var plan = SignalPlan.Compile(setup);
         var seen = new List<string>();
         if (record.Wiggles.Length > 0)
             seen.AddRange(

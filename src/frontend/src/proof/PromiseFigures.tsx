@@ -1,6 +1,7 @@
 import { RANGES } from '../api/generated/ranges';
 import { makeEdit } from '../api/edits';
 import type { Setup } from '../api/types';
+import { LookAtDrafts } from '../edits/LookAtDrafts';
 import type { Changes } from '../edits/useChanges';
 import { NumberField } from '../ui/NumberField';
 
@@ -59,20 +60,22 @@ export function PromiseFigures({ code, setup, changes }: { code: string; setup: 
   const figures = FIGURES[code] ?? [];
   if (figures.length === 0) return null;
   return (
-    <div className="flex flex-wrap items-end gap-x-5 gap-y-3">
-      {figures.map(({ label, unit, place, usual, step }) => (
-        <NumberField
-          key={label}
-          label={label}
-          unit={unit}
-          value={(read(setup, place.split('.')) as number | undefined) ?? usual}
-          {...RANGES[place]}
-          step={step}
-          onCommit={(value) =>
-            void changes.edit(makeEdit(`${label} ${value} ${unit}`, setup, [{ path: place.split('.'), value }]))
-          }
-        />
-      ))}
-    </div>
+    <LookAtDrafts changes={changes}>
+      <div className="flex flex-wrap items-end gap-x-5 gap-y-3">
+        {figures.map(({ label, unit, place, usual, step }) => (
+          <NumberField
+            key={label}
+            label={label}
+            unit={unit}
+            value={(read(setup, place.split('.')) as number | undefined) ?? usual}
+            {...RANGES[place]}
+            step={step}
+            onCommit={(value) =>
+              void changes.edit(makeEdit(`${label} ${value} ${unit}`, setup, [{ path: place.split('.'), value }]))
+            }
+          />
+        ))}
+      </div>
+    </LookAtDrafts>
   );
 }

@@ -27,6 +27,7 @@ import { Boundary } from '../ui/Boundary';
 import clsx from 'clsx';
 import { useFolded } from '../ui/useFolded';
 import { useMatch } from '../ui/useMatch';
+import { useUnpressed } from '../ui/useUnpressed';
 import { HistorySheet } from './HistorySheet';
 import { NextStep } from '../work/NextStep';
 import { pageOf } from '../work/places';
@@ -111,7 +112,7 @@ function Workbench({ document, view, findings, page }: Props) {
   });
   const [pathFolded, setPathFolded] = useFolded('path');
   const [scrolledOn, setScrolledOn] = useState<Page | null>(null);
-  const scrolled = scrolledOn === page;
+  const scrolled = useUnpressed(scrolledOn === page);
   // Where little is wide enough the path is one line, and the verdict stands above the work.
   const narrow = useMatch('(width < 64rem)');
   const line = pathFolded || scrolled || narrow;
@@ -153,8 +154,11 @@ function Workbench({ document, view, findings, page }: Props) {
   });
 
   const [unrolled, setUnrolled] = useState(false);
-  // Where nothing is open the verdict needs no more than a rail.
-  const railed = !narrow && !unrolled && isEmpty(verdict, document.revision);
+  // Where nothing is open the verdict needs no more than a rail. While it is not known yet, the work stays as wide as it is.
+  const [empty, setEmpty] = useState(false);
+  const nowEmpty = isEmpty(verdict, document.revision) ?? empty;
+  if (nowEmpty !== empty) setEmpty(nowEmpty);
+  const railed = useUnpressed(!narrow && !unrolled && empty);
   const panel = (
     <Boundary name="What is wrong" resetKeys={[document.revision]}>
       <VerdictPanel
@@ -162,7 +166,7 @@ function Workbench({ document, view, findings, page }: Props) {
         view={verdict}
         changes={changes}
         look={narrow ? 'line' : railed ? 'rail' : 'full'}
-        onRail={isEmpty(verdict, document.revision) ? setUnrolled : undefined}
+        onRail={empty ? setUnrolled : undefined}
       />
     </Boundary>
   );

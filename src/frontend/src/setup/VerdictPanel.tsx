@@ -18,9 +18,12 @@ interface Props {
   onRail: ((unrolled: boolean) => void) | undefined;
 }
 
-/** True when a verdict on this revision has nothing that is open or kept. */
-export function isEmpty(view: VerdictView | undefined, revision: number): boolean {
-  return view?.revision === revision && view.verdict.entries.length + view.verdict.kept.length === 0;
+/** Whether a verdict on this revision has nothing that is open or kept; null before that is known. */
+export function isEmpty(view: VerdictView | undefined, revision: number): boolean | null {
+  if (view?.revision !== revision) return null;
+  const { entries, kept, word } = view.verdict;
+  if (entries.length + kept.length > 0) return false;
+  return word === 'nothing-so-far' ? null : true;
 }
 
 /** The one verdict on the craft, what is open in it, and the way back from the last change. */

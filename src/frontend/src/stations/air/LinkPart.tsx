@@ -1,6 +1,7 @@
 import { RANGES } from '../../api/generated/ranges';
 import { makeEdit } from '../../api/edits';
 import type { LinkSettings, Setup, SetupView } from '../../api/types';
+import { LookAtDrafts } from '../../edits/LookAtDrafts';
 import type { Changes } from '../../edits/useChanges';
 import { NumberField } from '../../ui/NumberField';
 import { SelectField } from '../../ui/SelectField';
@@ -65,17 +66,19 @@ export function LinkPart({ id, setup, view, changes }: Props) {
         />
       </div>
       <ModuleTable setup={setup} changes={changes} />
-      <div className="mb-3 flex flex-wrap items-end gap-x-5 gap-y-3">
-        {number('channels', ['Channels', '', 16], 1)}
-        {number('packetRate', ['Packets a second', 'Hz', 100], 10)}
-        <Telemetry air={air} put={put} />
-        {number('frequency', ['Frequency', 'MHz', 2440], 1)}
-        {number('power', ['Power', 'mW', 100], 5)}
-        {number('antennaGains', ['Gains of both antennas', 'dB', 0], 0.5)}
-        <Sensitivity air={air} usual={view.link.sensitivity} put={put} />
-        {number('warnBelow', ['Warn below', '% of packets', 75], 1)}
-        {number('urgentBelow', ['Urgent below', '% of packets', 50], 1)}
-      </div>
+      <LookAtDrafts changes={changes}>
+        <div className="mb-3 flex flex-wrap items-end gap-x-5 gap-y-3">
+          {number('channels', ['Channels', '', 16], 1)}
+          {number('packetRate', ['Packets a second', 'Hz', 100], 10)}
+          <Telemetry air={air} put={put} />
+          {number('frequency', ['Frequency', 'MHz', 2440], 1)}
+          {number('power', ['Power', 'mW', 100], 5)}
+          {number('antennaGains', ['Gains of both antennas', 'dB', 0], 0.5)}
+          <Sensitivity air={air} usual={view.link.sensitivity} put={put} />
+          {number('warnBelow', ['Warn below', '% of packets', 75], 1)}
+          {number('urgentBelow', ['Urgent below', '% of packets', 50], 1)}
+        </div>
+      </LookAtDrafts>
       <LinkChart link={view.link} />
       <DistanceField link={view.link} />
     </>

@@ -3,6 +3,7 @@ import { useQuery } from '@tanstack/react-query';
 import { makeEdit } from '../../api/edits';
 import { linkProfilesQuery } from '../../api/queries';
 import type { LinkSettings, Setup } from '../../api/types';
+import { LookAtDrafts } from '../../edits/LookAtDrafts';
 import type { Changes } from '../../edits/useChanges';
 import { NumberField } from '../../ui/NumberField';
 import { SelectField } from '../../ui/SelectField';
@@ -56,36 +57,42 @@ export function ReceiverLossFields({ setup, changes }: { setup: Setup; changes: 
         ]}
         onChange={(value) => put('Reserved arm channel', 'reservesArmChannel', value === 'reserved')}
       />
-      {air.onLoss === 'preset' &&
-        channels.map(({ number, label }) => {
-          const preset = presets[number];
-          const without = Object.fromEntries(Object.entries(presets).filter(([n]) => n !== String(number)));
-          return (
-            <div key={number} className="flex items-end gap-2">
-              <SelectField
-                label={`${number} ${label}`}
-                value={preset === undefined ? 'last' : 'preset'}
-                options={[
-                  { value: 'last', label: 'last value' },
-                  { value: 'preset', label: 'preset' },
-                ]}
-                onChange={(v) =>
-                  put(`Preset of channel ${number}`, 'presets', v === 'last' ? without : { ...presets, [number]: LOW })
-                }
-              />
-              {preset !== undefined && (
-                <NumberField
-                  label={`Preset of channel ${number}`}
-                  quiet
-                  unit="µs"
-                  value={preset}
-                  {...RANGES['air.presets.*']}
-                  onCommit={(v) => put(`Preset of channel ${number}`, 'presets', { ...presets, [number]: v })}
+      <LookAtDrafts changes={changes}>
+        {air.onLoss === 'preset' &&
+          channels.map(({ number, label }) => {
+            const preset = presets[number];
+            const without = Object.fromEntries(Object.entries(presets).filter(([n]) => n !== String(number)));
+            return (
+              <div key={number} className="flex items-end gap-2">
+                <SelectField
+                  label={`${number} ${label}`}
+                  value={preset === undefined ? 'last' : 'preset'}
+                  options={[
+                    { value: 'last', label: 'last value' },
+                    { value: 'preset', label: 'preset' },
+                  ]}
+                  onChange={(v) =>
+                    put(
+                      `Preset of channel ${number}`,
+                      'presets',
+                      v === 'last' ? without : { ...presets, [number]: LOW },
+                    )
+                  }
                 />
-              )}
-            </div>
-          );
-        })}
+                {preset !== undefined && (
+                  <NumberField
+                    label={`Preset of channel ${number}`}
+                    quiet
+                    unit="µs"
+                    value={preset}
+                    {...RANGES['air.presets.*']}
+                    onCommit={(v) => put(`Preset of channel ${number}`, 'presets', { ...presets, [number]: v })}
+                  />
+                )}
+              </div>
+            );
+          })}
+      </LookAtDrafts>
     </fieldset>
   );
 }

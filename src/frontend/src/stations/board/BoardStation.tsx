@@ -105,8 +105,8 @@ function SettingsPart({ setup, view, changes }: Omit<Props, 'id'>) {
               </SentenceRow>
             ))}
         </div>
+        <FunctionTable setup={setup} view={view} put={put} changes={changes} meanFor={meanFor} />
       </LookAtDrafts>
-      <FunctionTable setup={setup} view={view} put={put} changes={changes} meanFor={meanFor} />
       <PositionTable rows={view.rows} setup={setup} />
     </>
   );

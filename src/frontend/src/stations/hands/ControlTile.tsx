@@ -2,6 +2,7 @@ import clsx from 'clsx';
 import { Pencil } from 'lucide-react';
 import type { ControlUse, ControlView, Setup } from '../../api/types';
 import { useBench, useBenchState } from '../../bench/BenchProvider';
+import { LookAtDrafts } from '../../edits/LookAtDrafts';
 import type { Changes } from '../../edits/useChanges';
 import { Popup } from '../../ui/Popup';
 import { ControlEditor } from './ControlEditor';
@@ -56,7 +57,9 @@ export function ControlTile({ control, use, setup, changes }: Props) {
             </button>
           }
         >
-          <ControlEditor id={control.id} control={made} setup={setup} changes={changes} />
+          <LookAtDrafts changes={changes}>
+            <ControlEditor id={control.id} control={made} setup={setup} changes={changes} />
+          </LookAtDrafts>
         </Popup>
       </div>
       {!use.free && (

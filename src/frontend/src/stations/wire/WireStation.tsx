@@ -3,6 +3,7 @@ import { useQuery } from '@tanstack/react-query';
 import { wireFormatsQuery } from '../../api/queries';
 import { makeEdit } from '../../api/edits';
 import type { Setup, SetupView, WireSettings } from '../../api/types';
+import { LookAtDrafts } from '../../edits/LookAtDrafts';
 import type { Changes } from '../../edits/useChanges';
 import { NumberField } from '../../ui/NumberField';
 import { SelectField } from '../../ui/SelectField';
@@ -72,14 +73,16 @@ export default function WireStation({ id, setup, view, changes }: Props) {
           width={16}
           onCommit={(alias) => put(`The wire format is called ${alias}`, { alias })}
         />
-        <NumberField
-          label="A frame every"
-          unit="ms"
-          value={wire.framePeriod}
-          {...RANGES['wire.framePeriod']}
-          step={0.5}
-          onCommit={(framePeriod) => put(`A frame every ${framePeriod} ms`, { framePeriod })}
-        />
+        <LookAtDrafts changes={changes}>
+          <NumberField
+            label="A frame every"
+            unit="ms"
+            value={wire.framePeriod}
+            {...RANGES['wire.framePeriod']}
+            step={0.5}
+            onCommit={(framePeriod) => put(`A frame every ${framePeriod} ms`, { framePeriod })}
+          />
+        </LookAtDrafts>
         <SelectField
           label="Makes whole counts"
           value={wire.rounding ?? 'nearest'}

@@ -4,6 +4,7 @@ import { freeId, makeEdit } from '../../../api/edits';
 import { listed } from '../../../api/listed';
 import type { Setup } from '../../../api/types';
 import { useBenchState } from '../../../bench/BenchProvider';
+import { LookAtDrafts } from '../../../edits/LookAtDrafts';
 import { RemoveButton } from '../../../edits/RemoveButton';
 import type { Changes } from '../../../edits/useChanges';
 import { Button } from '../../../ui/Button';
@@ -51,49 +52,51 @@ export function OverrideTable({ setup, changes }: Props) {
         {setup.transmitter.forcedPastEnds === false ? 'held within the ends.' : 'past the low and high ends.'} One that
         is not enabled does nothing. On one channel the upper one wins.
       </p>
-      <ul>
-        {sorted.map(([id, made]) => (
-          <li key={id} className="flex flex-wrap items-end gap-x-3 gap-y-2 border-b border-hair py-2">
-            <span className="flex h-8 items-center">
-              <Lamp on={forced.includes(id)} words={['forces now', 'does not force now']} />
-            </span>
-            <TextField
-              label="What for"
-              value={made.label}
-              maxLength={40}
-              width={18}
-              onCommit={(v) => put(`Override ${v}`, id, 'label', v)}
-            />
-            <SelectField
-              label="Forces"
-              value={made.channel}
-              options={Object.entries(channels)
-                .sort(([, a], [, b]) => a.number - b.number)
-                .map(([key, c]) => ({ value: key, label: `${c.number} ${c.label}` }))}
-              onChange={(v) => put(`${made.label} forces another channel`, id, 'channel', v)}
-            />
-            <NumberField
-              label="to"
-              unit="%"
-              value={made.value}
-              {...RANGES['model.overrides.*.value']}
-              step={0.1}
-              onCommit={(v) => put(`${made.label}: ${v} %`, id, 'value', v)}
-            />
-            <SelectField
-              label="while"
-              value={made.when}
-              options={listed(conditions).map(([key, c]) => ({ value: key, label: `“${c.label}” holds` }))}
-              onChange={(v) => put(`${made.label} waits for another condition`, id, 'when', v)}
-            />
-            <EnabledBox
-              enabled={made.enabled !== false}
-              onChange={(v) => put(`${made.label} ${v ? 'enabled' : 'not enabled'}`, id, 'enabled', v)}
-            />
-            <RemoveButton place={`/model/overrides/${id}`} name={made.label} changes={changes} />
-          </li>
-        ))}
-      </ul>
+      <LookAtDrafts changes={changes}>
+        <ul>
+          {sorted.map(([id, made]) => (
+            <li key={id} className="flex flex-wrap items-end gap-x-3 gap-y-2 border-b border-hair py-2">
+              <span className="flex h-8 items-center">
+                <Lamp on={forced.includes(id)} words={['forces now', 'does not force now']} />
+              </span>
+              <TextField
+                label="What for"
+                value={made.label}
+                maxLength={40}
+                width={18}
+                onCommit={(v) => put(`Override ${v}`, id, 'label', v)}
+              />
+              <SelectField
+                label="Forces"
+                value={made.channel}
+                options={Object.entries(channels)
+                  .sort(([, a], [, b]) => a.number - b.number)
+                  .map(([key, c]) => ({ value: key, label: `${c.number} ${c.label}` }))}
+                onChange={(v) => put(`${made.label} forces another channel`, id, 'channel', v)}
+              />
+              <NumberField
+                label="to"
+                unit="%"
+                value={made.value}
+                {...RANGES['model.overrides.*.value']}
+                step={0.1}
+                onCommit={(v) => put(`${made.label}: ${v} %`, id, 'value', v)}
+              />
+              <SelectField
+                label="while"
+                value={made.when}
+                options={listed(conditions).map(([key, c]) => ({ value: key, label: `“${c.label}” holds` }))}
+                onChange={(v) => put(`${made.label} waits for another condition`, id, 'when', v)}
+              />
+              <EnabledBox
+                enabled={made.enabled !== false}
+                onChange={(v) => put(`${made.label} ${v ? 'enabled' : 'not enabled'}`, id, 'enabled', v)}
+              />
+              <RemoveButton place={`/model/overrides/${id}`} name={made.label} changes={changes} />
+            </li>
+          ))}
+        </ul>
+      </LookAtDrafts>
       <Button className="mt-2" onClick={add} disabled={!firstCondition || !firstChannel}>
         <Plus size={15} aria-hidden /> Override
       </Button>
