@@ -60,6 +60,20 @@ test('a value that is typed shows what it would change, until it is saved or tak
   await expect(ends).toBeFocused();
 });
 
+test('what a band or a limit would keep and lose is seen while it is typed', async ({ craft }) => {
+  const page = await craft('wren', 'board');
+  const from = page.getByLabel('Arm is active from');
+  const kept = await from.inputValue();
+  // Above what the switch gives it arms no more.
+  await from.fill('2075');
+  await expect(looked(page)).toContainText('Left shoulder far: Board Arm becomes off, Craft armed becomes disarmed');
+  await expect(looked(page)).toContainText('Would no longer keep', { timeout: 240_000 });
+  await from.press('Escape');
+  await expect(looked(page)).toBeEmpty();
+  await expect(from).toHaveValue(kept);
+  await expect(page.getByText('Saved · revision 1')).toBeVisible();
+});
+
 test('the last minute is wound back and forth, and nothing is moved meanwhile', async ({ craft }) => {
   const page = await craft('wren');
   const board = page.getByTestId('board-title');

@@ -214,10 +214,20 @@ public sealed record BoardReport(BoardStanding Standing, string Title, string Re
                 "Will not arm",
                 $"The board waits for AUX {arm.Aux} to arm, and no control reaches it there."
             );
-        return reading.Blocked == ArmRefusal.None
-            ? new(BoardStanding.Ready, "Disarmed", $"Ready: {ArmControl(plan)} arms. Propellers off?")
-            : new(BoardStanding.NotReady, "Will not arm", Guard(plan, reading.Blocked, reading));
+        if (reading.Blocked != ArmRefusal.None)
+            return new(BoardStanding.NotReady, "Will not arm", Guard(plan, reading.Blocked, reading));
+        var ready = SomePositionArms(plan, arm)
+            ? $"Ready: {ArmControl(plan)} arms."
+            : $"Ready, but with all else at rest no position of {ArmControl(plan)} arms.";
+        return new(BoardStanding.Ready, "Disarmed", $"{ready} Propellers off?");
     }
+
+    // A control without a say is told by what its channel takes, of which nothing is said here.
+    private static bool SomePositionArms(SignalPlan plan, BoardFunction arm) =>
+        plan.ChannelAt(arm.Channel)?.DependsOn(arm.Control) != true
+        || plan.Uses.First(u => u.Control == arm.Control)
+            .Positions.SelectMany(p => p.Values)
+            .Any(v => v.Channel == arm.Channel && arm.Contains(v.Received));
 
     private static string ThrottleHigh(SignalPlan plan, BoardReading reading)
     {

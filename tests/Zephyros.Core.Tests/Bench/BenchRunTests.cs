@@ -54,6 +54,15 @@ public sealed class BenchRunTests
         );
         var other = Demo.Plain.WithArm(f => f with { Aux = 2 });
         Assert.Equal("Ready: Right front, inner arms. Propellers off?", Say(Settled(other)).Reason);
+        // Out of reach at rest; what else is moved may bring it there.
+        var above = Demo.Plain.WithArm(f => f with { Low = new(2075), High = new(2100) });
+        Assert.Equal(
+            (
+                BoardStanding.Ready,
+                "Ready, but with all else at rest no position of Left shoulder arms. Propellers off?"
+            ),
+            Say(Settled(above))
+        );
     }
 
     [Fact]

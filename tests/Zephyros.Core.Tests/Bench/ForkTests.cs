@@ -119,6 +119,23 @@ public sealed class ForkTests
             );
 
     [Fact]
+    public void Another_value_that_a_movement_shows_comes_before_another_word_where_the_hands_stand()
+    {
+        // The words of the board name the band, wherever the switch stands.
+        var next = Demo.Plain.WithArm(f => f with { Low = new(2075), High = new(2100) });
+        var ahead = LookAhead.Of(new BenchRun(Demo.Plain), next, "left-shoulder");
+        Assert.Equal(("Left shoulder far", "Arm", "off"), (ahead.Where, Board(ahead.Before), Board(ahead.After)));
+        var wider = LookAhead.Of(
+            new BenchRun(Demo.Plain),
+            Demo.Plain.WithArm(f => f with { High = f.High - new Microseconds(25) }),
+            "left-shoulder"
+        );
+        Assert.Equal(("", false, true), (wider.Where, wider.ChangesValues, wider.Changes));
+
+        static string Board(PathTrace path) => path.Stops.Single(s => s.Station == Station.Board).Figure;
+    }
+
+    [Fact]
     public void What_is_looked_at_ahead_is_what_the_edit_brings() =>
         Gen.Select(Gen.Int[0, 100_000], Histories)
             .Sample(

@@ -27,7 +27,8 @@ public static class LookAhead
         .. Enumerable.Range(-9, 19).Select(tenth => 10.0 * tenth).OrderBy(Math.Abs),
     ];
 
-    /// <summary>The first place where the edit can be seen; where it can be seen in none that is tried, the path as it is, twice.</summary>
+    /// <summary>The first place where a value would be another; where none would, the first where something is said in other words, and
+    /// where nothing is, the path as it is, twice.</summary>
     /// <param name="bench">The bench; it is only looked at.</param>
     /// <param name="next">The valid setup that the edit would lead to.</param>
     /// <param name="follow">The control to follow first; an unknown one follows the first control.</param>
@@ -39,9 +40,18 @@ public static class LookAhead
         for (var wait = Rest; then.Board.HasSignal != now.Board.HasSignal && wait < LongestWait; wait += Rest)
             Let(now, then, Rest);
         var here = See(now, then, follow, "");
-        return here.Changes || IsSame(bench.Setup, next)
-            ? here
-            : Places(now, then, follow).FirstOrDefault(p => p.Changes) ?? here;
+        if (here.ChangesValues || IsSame(bench.Setup, next))
+            return here;
+        // Another value somewhere says more than another word here.
+        var words = here.Changes ? here : null;
+        foreach (var place in Places(now, then, follow))
+        {
+            if (place.ChangesValues)
+                return place;
+            words ??= place.Changes ? place : null;
+        }
+
+        return words ?? here;
     }
 
     // The names of the craft, the limits of the pilot and the like are not on the path.

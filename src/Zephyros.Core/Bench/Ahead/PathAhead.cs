@@ -19,6 +19,13 @@ public sealed record PathAhead(
     /// <summary>True when something along the path, or what the board says, would be another.</summary>
     public bool Changes => BoardBefore != BoardAfter || !Before.Stops.Zip(After.Stops, Same).All(same => same);
 
+    /// <summary>True when a value or a mark along the path, or what the board says first of all, would be another: more than a word.</summary>
+    public bool ChangesValues =>
+        BoardBefore.Title != BoardAfter.Title
+        || !Before
+            .Stops.Zip(After.Stops)
+            .All(s => (s.First.Figure, s.First.Unit, s.First.Mark) == (s.Second.Figure, s.Second.Unit, s.Second.Mark));
+
     private static bool Same(TraceStop one, TraceStop other) =>
         (one.Figure, one.Unit, one.Note, one.Mark) == (other.Figure, other.Unit, other.Note, other.Mark);
 }

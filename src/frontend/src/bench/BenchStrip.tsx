@@ -22,7 +22,7 @@ export function BenchStrip({ controls, uses, live, connected }: BenchParts) {
   return (
     <fieldset
       disabled={!live}
-      className={clsx('flex min-h-14 items-stretch gap-2 py-1.5 pr-30 pl-4', !connected && 'opacity-55')}
+      className={clsx('flex min-h-14 items-stretch gap-2 py-1.5 pr-30 pl-4 max-md:pr-34', !connected && 'opacity-55')}
     >
       <legend className="sr-only">Controls of the bench</legend>
       <StripSays />

@@ -187,7 +187,8 @@ function Marks({ open, short = false }: { open: Finding[]; short?: boolean }) {
           short={short}
         />
       )}
-      {checks > 0 && (
+      {/* A line has room for the worst. */}
+      {checks > 0 && !(short && dangers > 0) && (
         <Mark count={checks} words="to check" look="border-ochre text-ochre" short={short || dangers > 0} />
       )}
     </>

@@ -2,7 +2,7 @@ import clsx from 'clsx';
 import { Eye } from 'lucide-react';
 import type { ReactNode } from 'react';
 import { STATION_NAMES } from '../api/stations';
-import type { LookAheadView, VerdictAheadView } from '../api/types';
+import type { LookAheadView, TraceStop, VerdictAheadView } from '../api/types';
 import type { Look } from '../edits/look';
 
 /** So many changes of the setup are told; the rest is counted. */
@@ -47,6 +47,8 @@ function Row({ name, tone, children }: { name: string; tone?: string; children: 
   );
 }
 
+const namesOf = (promises: readonly { name: string }[]) => promises.map((p) => p.name).join('; ');
+
 function told({ changes }: LookAheadView): string {
   const words = changes.slice(0, TOLD).map(({ where, before, after }) => {
     if (before === '') return `${where}: ${after}`;
@@ -59,11 +61,13 @@ function told({ changes }: LookAheadView): string {
 function onPath({ path: { changes, where, before, after, boardBefore, boardAfter } }: LookAheadView): string {
   if (!changes)
     return 'the same, with one control after the other tried in all its positions or at every 10 % of its travel';
-  const stops = before.stops.flatMap((was, i) => {
-    const will = after.stops[i]!;
-    const [from, to] = [was, will].map((s) => `${s.figure} ${s.unit}`.trim());
-    return from === to ? [] : [`${STATION_NAMES[was.station]} ${from} becomes ${to}`];
-  });
+  const differing = (told: (stop: TraceStop) => string) =>
+    before.stops.flatMap((was, i) => {
+      const [from, to] = [was, after.stops[i]!].map(told);
+      return from === to ? [] : [`${STATION_NAMES[was.station]} ${from} becomes ${to}`];
+    });
+  const values = differing((s) => `${s.figure} ${s.unit}`.trim());
+  const stops = values.length > 0 ? values : differing((s) => `“${s.note}”`);
   const board =
     boardBefore.title === boardAfter.title
       ? []
@@ -79,9 +83,10 @@ function Judged({ judged }: { judged: VerdictAheadView | null }) {
     <>
       <Row name="Promises">
         {gained.length > 0 && <p className="text-moss">Keeps besides: {gained.join('; ')}</p>}
-        {lost.map(({ name, reason }) => (
-          <p key={name}>
-            <b className="text-rust">Would no longer keep: {name}.</b> {reason}
+        {[...new Set(lost.map((l) => l.reason))].map((reason) => (
+          <p key={reason}>
+            <b className="text-rust">Would no longer keep: {namesOf(lost.filter((l) => l.reason === reason))}.</b>{' '}
+            {reason}
           </p>
         ))}
         {judged.running && waiting > 0 && <p className="text-soft">Proving it on a copy: {waiting} still to come…</p>}
