@@ -138,18 +138,17 @@ test('from an empty folder to a craft whose only open steps are at the bench, in
   await type(page.getByRole('textbox', { name: 'Receiver' }), 'Small one');
   await press(page.getByRole('link', { name: /^What remains: / }));
   await expect(page.locator('[data-verdict]')).toHaveText('Nothing wrong', { timeout: 240_000 });
-  // What can be computed is done; everything else asks for the transmitter or the craft in the hand.
-  const { work } = (await (await fetch(`${app.address}/api/setups/tern/work`)).json()) as {
-    work: { steps: { id: string; state: string; shownBy: string }[] };
+  // What can be computed is done, once the last edit is proven; everything else asks for the transmitter or the craft in the hand.
+  const steps = async () => {
+    const { work } = (await (await fetch(`${app.address}/api/setups/tern/work`)).json()) as {
+      work: { steps: { id: string; state: string; shownBy: string }[] };
+    };
+    return work.steps;
   };
-  const open = work.steps.filter((s) => s.state !== 'done');
+  const computed = async () => (await steps()).filter((s) => s.shownBy === 'computed').map((s) => s.state);
+  await expect.poll(computed, { timeout: 240_000 }).toEqual(['done', 'done', 'done', 'done']);
+  const open = (await steps()).filter((s) => s.state !== 'done');
   expect(open.map((s) => s.state)).toEqual(open.map(() => 'to-do'));
-  expect(work.steps.filter((s) => s.shownBy === 'computed').map((s) => s.state)).toEqual([
-    'done',
-    'done',
-    'done',
-    'done',
-  ]);
   expect(open.map((s) => s.id)).toContain('bind');
   expect(gestures).toBe(9);
   await app.stop();

@@ -1,23 +1,18 @@
 import { useEffect, useState } from 'react';
 
 let pressed = false;
+const waiting = new Set<() => void>();
 
-/** Calls back once nothing is pressed any more, when what was pressed has been told of it. */
-function onRelease(then: () => void): () => void {
-  let timer: ReturnType<typeof setTimeout> | undefined;
-  const later = () => (timer = setTimeout(then));
-  addEventListener('pointerup', later, true);
-  addEventListener('pointercancel', later, true);
-  return () => {
-    clearTimeout(timer);
-    removeEventListener('pointerup', later, true);
-    removeEventListener('pointercancel', later, true);
-  };
+/** Whether anything is pressed is read off each event: a list or a menu that the system draws takes the release with it. */
+function follow(event: PointerEvent): void {
+  const now = event.buttons !== 0 && event.type !== 'pointercancel';
+  // What was pressed is told of its release first.
+  if (pressed && !now) setTimeout(() => waiting.forEach((show) => show()));
+  pressed = now;
 }
 
-addEventListener('pointerdown', () => (pressed = true), true);
-addEventListener('pointerup', () => (pressed = false), true);
-addEventListener('pointercancel', () => (pressed = false), true);
+for (const type of ['pointerdown', 'pointermove', 'pointerup', 'pointercancel'] as const)
+  addEventListener(type, follow, true);
 
 /** A value that decides where things lie: while a pointer is down it stays what it was, so that nothing moves away between press and
  *  release. */
@@ -25,9 +20,9 @@ export function useUnpressed<T>(value: T): T {
   const [shown, setShown] = useState(value);
   useEffect(() => {
     const show = () => setShown(value);
-    if (pressed && !Object.is(shown, value)) return onRelease(show);
-    show();
-    return undefined;
-  }, [shown, value]);
+    if (pressed) waiting.add(show);
+    else show();
+    return () => void waiting.delete(show);
+  }, [value]);
   return shown;
 }
