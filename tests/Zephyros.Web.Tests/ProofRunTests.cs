@@ -183,7 +183,13 @@ public sealed class ProofRunTests : IAsyncDisposable
         var (store, known) = (server.Services.GetRequiredService<SetupStore>(), new KnownVerdicts());
         using (var before = new ProofRuns(store, known, TimeProvider.System, runsAtOnce: 1))
         {
+            // What is found after a run that was cancelled is not all that there is.
             var run = before.Enter("gannet")!;
+            run.Cancel();
+            await run.Finished;
+            await run.Fixes();
+            Assert.Null(known.FindFixes(KnownVerdicts.FixesFingerprint(run.Setup), twoHands: false));
+            run = before.Begin("gannet", new(TwoHands: false))!;
             await run.Finished;
             Assert.NotEmpty(await run.Fixes());
         }

@@ -154,7 +154,13 @@ internal sealed class ProofRun : IProgress<ProofProgress>, IDisposable
             ),
         ];
         var fixes = ProvenFixes.ForEach(setup, broken, verdicts, FixLimits, token);
-        known.KeepFixes(KnownVerdicts.FixesFingerprint(setup), wish.TwoHands, fixes);
+        lock (gate)
+        {
+            // A run that was ended before its end knows less than another one may ask for.
+            if (!cancelled && left.Count == 0)
+                known.KeepFixes(KnownVerdicts.FixesFingerprint(setup), wish.TwoHands, fixes);
+        }
+
         return fixes;
     }
 
