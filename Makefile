@@ -17,7 +17,7 @@ ANALYZERS ?= false
 
 help:
 	@echo "make demo       build, and start on http://127.0.0.1:$(PORT) with demo data (PORT=, DATA=)"
-	@echo "make test       format, lint, build, all tests (eight to eighteen minutes)"
+	@echo "make test       format, lint, build, all tests (ten to twenty minutes)"
 	@echo "make test-deep  the same tests with far larger counts, and the kill loop (under an hour)"
 	@echo "make mutants    plants slips in a copy of the code and tells which the tests notice (COUNT= of each room, SEED=, ROOMS=A,B, QUICK=1)"
 	@echo "make record     what the core says and writes, recorded anew: read the differences before you commit them"
