@@ -20,7 +20,8 @@ export function LookAheadCard({ look: { ahead, judged, title, low } }: { look: L
       )}
     >
       {ahead && (
-        <div className="mx-auto max-w-4xl rounded border-2 border-dashed border-sea bg-sheet px-4 py-3 shadow-lg">
+        // Where there is little room it never reaches the half where the hand is; the rest of it is scrolled to.
+        <div className="mx-auto max-w-4xl rounded border-2 border-dashed border-sea bg-sheet px-4 py-3 shadow-lg max-lg:pointer-events-auto max-lg:max-h-[40dvh] max-lg:overflow-y-auto">
           <p className="flex items-center gap-2 font-bold">
             <Eye size={17} aria-hidden className="shrink-0 text-sea" />
             <span>
