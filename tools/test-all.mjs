@@ -109,7 +109,7 @@ function failures() {
   const server = ['Core', 'Storage', 'Web'].flatMap((project) =>
     [
       ...text(`${project}.xml`).matchAll(
-        /<test name="([^"]*)"[^>]* result="Fail"[^>]*>.*?<message>(?:<!\[CDATA\[)?(.*?)(?:\]\]>)?<\/message>/gs,
+        /<test [^>]*?\bname="([^"]*)"[^>]* result="Fail"[^>]*>.*?<message>(?:<!\[CDATA\[)?(.*?)(?:\]\]>)?<\/message>/gs,
       ),
     ].map(([, name, message]) => [name, message]),
   );

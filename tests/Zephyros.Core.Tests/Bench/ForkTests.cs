@@ -3,6 +3,7 @@ using CsCheck;
 using Zephyros.Core.Bench;
 using Zephyros.Core.Bench.Ahead;
 using Zephyros.Core.Board;
+using Zephyros.Core.Hands;
 using Zephyros.Core.Path.Trace;
 using Zephyros.Core.Setups;
 using Zephyros.Core.Setups.Json;
@@ -133,6 +134,15 @@ public sealed class ForkTests
         Assert.Equal(("", false, true), (wider.Where, wider.ChangesValues, wider.Changes));
 
         static string Board(PathTrace path) => path.Stops.Single(s => s.Station == Station.Board).Figure;
+    }
+
+    // Where a switch turns out to have two positions, what was in its middle is called far.
+    [Fact]
+    public void A_position_is_called_as_it_is_before_the_edit()
+    {
+        var three = Demo.ArmOnThreePositions(1900, 2100);
+        var two = three.WithControl("left-front-outer", c => (SwitchControl)c with { Positions = 2 });
+        Assert.Equal("Left front, outer mid", LookAhead.Of(new BenchRun(three), two, "throttle").Where);
     }
 
     [Fact]

@@ -64,11 +64,12 @@ public static class LookAhead
 
     private static IEnumerable<PathAhead> Places(BenchRun now, BenchRun then, string follow)
     {
-        // One after the other as they stand, then moved; the one that is followed first.
+        // One after the other as they stand, then moved; the one that is followed first. What an edit calls a position is not known yet:
+        // each is called as it is now.
         (string Id, Control Control)[] shared =
         [
-            .. then
-                .Setup.Transmitter.Controls.Where(c => now.Setup.Transmitter.Controls.ContainsKey(c.Key))
+            .. now
+                .Setup.Transmitter.Controls.Where(c => then.Setup.Transmitter.Controls.ContainsKey(c.Key))
                 .OrderBy(c => c.Key != follow)
                 .ThenBy(c => c.Key, StringComparer.Ordinal)
                 .Select(c => (c.Key, c.Value)),
