@@ -9,6 +9,7 @@ const PAGES = [
   'air?part=link',
   'wire',
   'board?part=settings',
+  'return?part=sensors',
   'proof',
   'work',
 ];

@@ -108,7 +108,7 @@ test('the board says which guard refuses: a tilted craft, a cable for configurat
 });
 
 test('a slider under fast keys misses none of them', async ({ craft }) => {
-  const page = await craft('sandpiper', 'model?part=logic');
+  const page = await craft('sandpiper', 'return');
   const slider = page.getByLabel(/ at the craft$/).first();
   const numbers = () =>
     slider.evaluate((e: HTMLInputElement) => ({ value: Number(e.value), low: Number(e.min), step: Number(e.step) }));

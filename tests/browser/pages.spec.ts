@@ -27,6 +27,9 @@ const PAGES = [
   '/craft/sandpiper/board?part=compare',
   '/craft/sandpiper/board?part=symptoms',
   '/craft/sandpiper/wire',
+  '/craft/sandpiper/return',
+  '/craft/sandpiper/return?part=battery',
+  '/craft/sandpiper/return?part=search',
 ];
 
 /** What the accessibility checker finds on a page, or in a part of it. */

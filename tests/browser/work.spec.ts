@@ -18,6 +18,8 @@ const VIEWS = [
   'board',
   'board?part=measure',
   'craft',
+  'return',
+  'return?part=battery',
   'proof',
   'work',
 ];

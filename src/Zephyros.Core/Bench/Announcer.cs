@@ -2,6 +2,7 @@ using Zephyros.Core.Board;
 using Zephyros.Core.Model;
 using Zephyros.Core.Model.Running;
 using Zephyros.Core.Path;
+using Zephyros.Core.Units;
 
 namespace Zephyros.Core.Bench;
 
@@ -11,6 +12,7 @@ namespace Zephyros.Core.Bench;
 internal sealed class Announcer
 {
     private readonly SignalPlan plan;
+    private readonly Func<SpokenValue, Reading?> readings;
     private readonly Announcement[] byCondition;
     private readonly Announcement[] byReport;
     private readonly bool[] held;
@@ -19,9 +21,12 @@ internal sealed class Announcer
     private bool? armed;
     private string? flown;
 
-    public Announcer(SignalPlan plan)
+    /// <summary>An announcer that has said nothing yet.</summary>
+    /// <param name="plan">The setup.</param>
+    /// <param name="readings">What the transmitter knows of a sensor; null when nothing came of it.</param>
+    public Announcer(SignalPlan plan, Func<SpokenValue, Reading?> readings)
     {
-        this.plan = plan;
+        (this.plan, this.readings) = (plan, readings);
         Announcement[] enabled =
         [
             .. plan
@@ -57,7 +62,7 @@ internal sealed class Announcer
             var holds = plan.Model.Holds(memory, byCondition[i].When!);
             if (holds && !held[i])
             {
-                yield return byCondition[i].Says;
+                yield return Words(byCondition[i]);
                 Again(i, now);
             }
 
@@ -73,7 +78,7 @@ internal sealed class Announcer
         for (var i = 0; i < byCondition.Length; i++)
             if (again[i] <= now)
             {
-                yield return byCondition[i].Says;
+                yield return Words(byCondition[i]);
                 Again(i, now);
             }
     }
@@ -95,7 +100,7 @@ internal sealed class Announcer
             foreach (
                 var mode in byReport.Where(a => a.About == AnnouncementSubject.Mode && (a.Function ?? "") == flown)
             )
-                yield return mode.Says;
+                yield return Words(mode);
     }
 
     /// <summary>Goes on where another revision of the same transmitter was: what it has heard is no news, nor is a condition that goes on
@@ -108,8 +113,14 @@ internal sealed class Announcer
                 (held[i], again[i]) = (before.held[same], before.again[same]);
     }
 
+    // A value that never came is not spoken.
+    private string Words(Announcement made) =>
+        made.Value is { } value && readings(value) is { } reading
+            ? $"{made.Says} {SpokenFigures.Of(plan.Setup.Model.Sensors[value.Sensor], reading)}"
+            : made.Says;
+
     private IEnumerable<string> Reports(AnnouncementSubject about) =>
-        byReport.Where(a => a.About == about).Select(a => a.Says);
+        byReport.Where(a => a.About == about).Select(Words);
 
     private void Again(int index, TimeSpan now) =>
         again[index] = byCondition[index].Every is { } every ? now + every.ToTimeSpan() : TimeSpan.MaxValue;

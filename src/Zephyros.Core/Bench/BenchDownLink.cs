@@ -1,4 +1,5 @@
 using Zephyros.Core.Air;
+using Zephyros.Core.Return;
 using Zephyros.Core.Setups.Json;
 using Zephyros.Core.Units;
 
@@ -8,13 +9,6 @@ namespace Zephyros.Core.Bench;
 /// transmitter misses them.</summary>
 internal sealed class BenchDownLink
 {
-    [Figure(
-        Station.Air,
-        "Telemetry comes, where the link does not say after how many packets, every",
-        ProvenanceKind.OwnAssumption
-    )]
-    private static readonly TimeSpan UsualInterval = TimeSpan.FromMilliseconds(100);
-
     [Figure(Station.Air, "A transmitter misses telemetry without a packet for, at least", ProvenanceKind.OwnAssumption)]
     private static readonly TimeSpan MissedAfter = TimeSpan.FromSeconds(1);
 
@@ -22,6 +16,7 @@ internal sealed class BenchDownLink
     private const int MissedPackets = 3;
 
     private readonly PacketLuck luck;
+    private readonly PacketShare share;
     private LinkSettings link;
     private TimeSpan last;
     private bool missed;
@@ -31,24 +26,26 @@ internal sealed class BenchDownLink
     public BenchDownLink(LinkSettings link, TimeSpan now)
     {
         // Other losses than those of the packets that go up.
-        (this.link, luck) = (link, new PacketLuck(seed: 2));
+        (this.link, luck, share) = (link, new PacketLuck(seed: 2), new PacketShare());
         (missed, last, NextPacket) = (!link.Telemetry, now, now + Interval);
     }
 
     private BenchDownLink(BenchDownLink other)
     {
-        (luck, link) = (other.luck.Copy(), other.link);
+        (luck, share, link, Turn) = (other.luck.Copy(), other.share.Copy(), other.link, other.Turn);
         (last, missed, decided, NextPacket) = (other.last, other.missed, other.decided, other.NextPacket);
     }
 
     /// <summary>Another down-link on which the same packets will be lost.</summary>
     public BenchDownLink Copy() => new(this);
 
-    // How far packets are apart.
-    private TimeSpan Interval =>
-        link.TelemetryEvery is { } every
-            ? TimeSpan.FromTicks((long)(TimeSpan.TicksPerSecond * every / link.PacketRate.Value))
-            : UsualInterval;
+    private TimeSpan Interval => ReturnPlan.IntervalOf(link);
+
+    /// <summary>How many packets were sent; it says which message of the board the next one brings.</summary>
+    public long Turn { get; private set; }
+
+    /// <summary>The share of the last packets that came.</summary>
+    public Percent Quality => share.Value;
 
     /// <summary>When a packet is sent next, whether it comes or not.</summary>
     public TimeSpan NextPacket { get; private set; }
@@ -80,10 +77,12 @@ internal sealed class BenchDownLink
     {
         var now = NextPacket;
         NextPacket += Interval;
-        if (!open || decided == true || !luck.Comes(quality))
-            return false;
-        (missed, last) = (false, now);
-        return true;
+        Turn++;
+        var comes = open && decided != true && luck.Comes(quality);
+        share.Count(comes);
+        if (comes)
+            (missed, last) = (false, now);
+        return comes;
     }
 
     /// <summary>The transmitter misses telemetry from now on: nothing came for too long, or it was switched on just now.</summary>

@@ -29,9 +29,13 @@ public sealed partial class BenchRun
             State = plan.Model.ActiveState(Values.Memory),
             Forced = Forced(),
             Readings = transmitter.Readings,
-            Measured = sensors
-                .Measured(plan, receiver.Way)
-                .ToDictionary(m => m.Id, m => m.Reading, StringComparer.Ordinal),
+            Measured = Measured().ToDictionary(m => m.Id, m => m.Reading, StringComparer.Ordinal),
+            Sensors = plan.Model.Sensors.ToDictionary(
+                s => s.Key,
+                s => transmitter.Picture(s.Key, sensors.IsHeld(s.Key)),
+                StringComparer.Ordinal
+            ),
+            Battery = battery.Look(plan, now),
             Sent = [.. Values.Sent],
             Received = [.. seen],
             Bars = watch.Bars,

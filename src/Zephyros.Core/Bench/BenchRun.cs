@@ -1,9 +1,11 @@
 using System.Collections.Immutable;
 using Zephyros.Core.Board;
+using Zephyros.Core.Craft;
 using Zephyros.Core.Measure.Routines;
 using Zephyros.Core.Model;
 using Zephyros.Core.Model.Running;
 using Zephyros.Core.Path;
+using Zephyros.Core.Return;
 using Zephyros.Core.Setups;
 using Zephyros.Core.Setups.Json;
 using Zephyros.Core.Units;
@@ -15,16 +17,19 @@ namespace Zephyros.Core.Bench;
 public sealed partial class BenchRun
 {
     private SignalPlan plan;
+    private ReturnPlan back;
     private BenchTransmitter transmitter;
     private Microseconds[] seen;
     private readonly BenchReceiver receiver;
     private readonly BenchDownLink downLink;
     private readonly BenchSensors sensors;
+    private readonly BenchBattery battery;
     private readonly BarWatch watch = new();
     private readonly BenchBoard board;
     private readonly BenchAgenda agenda;
     private TimeSpan now;
     private TimeSpan nextFrame;
+    private TimeSpan poweredAt;
     private long changes = 1;
     private IReadOnlyDictionary<ChannelNumber, Microseconds> trembling = ImmutableDictionary<
         ChannelNumber,
@@ -35,11 +40,12 @@ public sealed partial class BenchRun
     public BenchRun(Setup setup)
     {
         plan = SignalPlan.Compile(setup);
+        back = ReturnPlan.Of(setup);
         transmitter = new BenchTransmitter(plan);
         seen = new Microseconds[Values.Received.Length];
         receiver = new BenchReceiver(plan);
         downLink = new BenchDownLink(setup.Air, now);
-        sensors = new BenchSensors();
+        (sensors, battery) = (new BenchSensors(), new BenchBattery());
         agenda = Agenda();
         board = new BenchBoard(plan, Log);
         RunModel();
@@ -47,9 +53,10 @@ public sealed partial class BenchRun
 
     private BenchRun(BenchRun other)
     {
-        (plan, now, nextFrame) = (other.plan, other.now, other.nextFrame);
+        (plan, back, now, nextFrame, poweredAt) = (other.plan, other.back, other.now, other.nextFrame, other.poweredAt);
         (transmitter, receiver) = (other.transmitter.Copy(), other.receiver.Copy());
         (downLink, sensors) = (other.downLink.Copy(), other.sensors.Copy());
+        battery = other.battery.Copy();
         (seen, trembling) = ([.. other.seen], other.trembling);
         (Link, Telemetry) = (other.Link, other.Telemetry);
         board = new BenchBoard(other.board, Log);
@@ -112,7 +119,9 @@ public sealed partial class BenchRun
     {
         Reach();
         var before = plan;
+        battery.Follow(plan, board, now);
         plan = SignalPlan.Compile(setup);
+        back = ReturnPlan.Of(setup);
         transmitter = transmitter.With(plan);
         downLink.Replace(setup.Air, now);
         trembling = ImmutableDictionary<ChannelNumber, Microseconds>.Empty;
@@ -161,17 +170,59 @@ public sealed partial class BenchRun
     {
         if (!transmitter.HasSensor(sensor) || reading.Value is not (>= -Sensor.Furthest and <= Sensor.Furthest))
             return false;
-        sensors.Set(sensor, reading);
+        sensors.Hold(sensor, reading);
+        changes++;
+        HearOwn(sensor, reading);
+        return true;
+    }
+
+    /// <summary>Lets a sensor that is held by hand measure again what there is.</summary>
+    /// <returns>False when there is no such sensor.</returns>
+    public bool Release(string sensor)
+    {
+        if (!transmitter.HasSensor(sensor))
+            return false;
+        sensors.Release(sensor);
+        changes++;
+        HearOwn(sensor, plan.Setup.Model.Sensors[sensor].Bench);
+        return true;
+    }
+
+    /// <summary>Begins anew to keep the lowest and highest reading of each sensor.</summary>
+    public void ResetExtremes()
+    {
+        transmitter.ResetExtremes();
+        changes++;
+    }
+
+    /// <summary>Puts a battery into the craft of which a share of the charge is left.</summary>
+    /// <param name="left">The share, 0 to 100 %.</param>
+    /// <returns>False when the share is another, or the battery is not written down; nothing has changed then.</returns>
+    public bool PutBattery(Percent left)
+    {
+        if (left.Value is not (>= 0 and <= 100) || BatteryModel.Of(plan.Setup.Craft) is not { } model)
+            return false;
+        battery.Put(model, left.Value / 100, now);
         changes++;
         return true;
+    }
+
+    // What the transmitter measures itself needs no packet.
+    private void HearOwn(string sensor, Reading reading)
+    {
+        if (!TransmitterOn || plan.Setup.Model.Sensors[sensor].MeasuredBy != SensorOrigin.Transmitter)
+            return;
+        Reach();
+        transmitter.Hear(sensor, reading, now);
+        RunModel();
     }
 
     /// <summary>The same, and the transmitter knows it at once: a sequence of a proof begins when a reading has come.</summary>
     internal void Hear(string sensor, Reading reading)
     {
         Reach();
-        sensors.Set(sensor, reading);
-        transmitter.Hear(sensor, reading);
+        sensors.Hold(sensor, reading);
+        transmitter.Hear(sensor, reading, now);
         RunModel();
     }
 
@@ -233,9 +284,10 @@ public sealed partial class BenchRun
         if (Power == on)
             return;
         if (on)
-            board.PowerUp(now);
+            PowerUp();
         else
             board.PowerOff(now);
+        battery.Follow(plan, board, now);
         receiver.Restart();
         AlignNextFrame();
         RunModel();
@@ -275,6 +327,10 @@ public sealed partial class BenchRun
     public void SetDistance(Kilometres? distance)
     {
         receiver.SetDistance(distance, now);
+        // What the distance makes of them is newer than a hand that held them.
+        foreach (var (id, sensor) in plan.Model.Sensors)
+            if (sensor.Measures is SensorSubject.Distance || sensor.Measures.UsualOrigin() == SensorOrigin.Receiver)
+                sensors.Release(id);
         RunModel();
     }
 
@@ -300,7 +356,7 @@ public sealed partial class BenchRun
             new BenchPart(() => transmitter.NextSaying, () => Log.Say(now, transmitter.Repeat(now))),
             new BenchPart(() => transmitter.NextModel, RunModel),
             new BenchPart(() => Sends ? nextFrame : TimeSpan.MaxValue, SendFrame),
-            new BenchPart(() => board.NextTimer, () => board.Elapse(now)),
+            new BenchPart(() => board.NextTimer, ElapseBoard),
             new BenchPart(() => plan.Setup.Air.Telemetry ? downLink.NextPacket : TimeSpan.MaxValue, SendTelemetry),
             new BenchPart(() => TransmitterOn ? downLink.NextMiss : TimeSpan.MaxValue, MissTelemetry)
         );
@@ -324,9 +380,15 @@ public sealed partial class BenchRun
         changes++;
     }
 
+    private void PowerUp()
+    {
+        poweredAt = now;
+        board.PowerUp(now);
+    }
+
     private void Restart()
     {
-        board.PowerUp(now);
+        PowerUp();
         receiver.Restart();
         AlignNextFrame();
     }
@@ -347,11 +409,12 @@ public sealed partial class BenchRun
             Receive();
     }
 
-    // The craft reports itself, and the receiver what it measures of the link.
+    // The receiver reports what it measures of the link, and the board what is its turn.
     private void SendTelemetry()
     {
         var open = Sending && receiver.Way.Up && Power && Telemetry;
         var missedBefore = TelemetryLost;
+        var message = back.At(downLink.Turn);
         if (!downLink.Send(open, receiver.Way.At?.Quality ?? new Percent(100)))
             return;
         if (missedBefore && !TelemetryLost)
@@ -362,17 +425,28 @@ public sealed partial class BenchRun
         }
 
         // A transmitter takes one reading after the other in.
-        foreach (var (sensor, reading) in sensors.Measured(plan, receiver.Way))
+        battery.Follow(plan, board, now);
+        foreach (var (sensor, reading) in Measured())
         {
-            if (transmitter.ReadingOf(sensor) == reading.Value)
+            if (
+                back.Sensors[sensor] is not { Comes: true, Message: { } by }
+                || (by != ReturnMessage.Link && by != message)
+            )
                 continue;
-            Reach();
-            transmitter.Hear(sensor, reading);
-            RunModel();
+            var same = transmitter.ReadingOf(sensor) == plan.Setup.Model.Sensors[sensor].Kept(reading).Value;
+            if (!same)
+                Reach();
+            transmitter.Hear(sensor, reading, now);
+            if (!same)
+                RunModel();
         }
 
-        Log.Say(now, transmitter.Hear(Board, board.Reading));
+        if (message == ReturnMessage.State)
+            Log.Say(now, transmitter.Hear(Board, board.Reading));
     }
+
+    private IEnumerable<(string Id, Reading Reading)> Measured() =>
+        sensors.Measured(plan, receiver.Way, downLink.Quality, battery.Look(plan, now), now - poweredAt);
 
     private void MissTelemetry()
     {
@@ -397,7 +471,16 @@ public sealed partial class BenchRun
         if (watch.See(plan.Setup.Board, seen, now))
             changes++;
         if (board.Receive(seen, now) || changed)
+        {
+            battery.Follow(plan, board, now);
             changes++;
+        }
+    }
+
+    private void ElapseBoard()
+    {
+        board.Elapse(now);
+        battery.Follow(plan, board, now);
     }
 
     // Packets go out.

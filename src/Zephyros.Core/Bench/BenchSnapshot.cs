@@ -35,6 +35,12 @@ public sealed record BenchSnapshot
     /// <summary>What each sensor measures at the craft, by its id; telemetry brings it to the transmitter, or does not.</summary>
     public required IReadOnlyDictionary<string, Reading> Measured { get; init; }
 
+    /// <summary>What else the transmitter knows of each sensor, by its id.</summary>
+    public required IReadOnlyDictionary<string, SensorPicture> Sensors { get; init; }
+
+    /// <summary>The flight battery; null while it is not written down.</summary>
+    public BatteryPicture? Battery { get; init; }
+
     /// <summary>What the transmitter sends, channel 1 first.</summary>
     public required IReadOnlyList<Microseconds> Sent { get; init; }
 

@@ -1,4 +1,5 @@
 using Zephyros.Core.Board;
+using Zephyros.Core.Model;
 using Zephyros.Core.Path;
 using Zephyros.Core.Units;
 
@@ -13,6 +14,7 @@ internal sealed class BenchTransmitter
 
     private readonly SignalPlan plan;
     private readonly double[] settings;
+    private readonly HeardReadings heard;
     private Announcer announcer;
     private TimeSpan lastModel;
     private TimeSpan mayStart = TimeSpan.MinValue;
@@ -23,7 +25,8 @@ internal sealed class BenchTransmitter
         this.plan = plan;
         Values = plan.CreateValues();
         settings = [.. plan.Model.Controls.Select(c => c.Value.StartSetting)];
-        announcer = new Announcer(plan);
+        heard = new HeardReadings(plan.Model.Sensors);
+        announcer = new Announcer(plan, Known);
     }
 
     /// <summary>The values along the path.</summary>
@@ -79,7 +82,9 @@ internal sealed class BenchTransmitter
         foreach (var (id, setting) in Settings)
             made.Put(id, setting);
         foreach (var (id, reading) in Readings)
-            made.Hear(id, reading);
+            if (made.IndexOf(id) is >= 0 and var index)
+                made.Values.Readings[index] = reading;
+        made.heard.GoOnAfter(heard);
         return made;
     }
 
@@ -96,6 +101,7 @@ internal sealed class BenchTransmitter
         made.Values.Become(Values);
         settings.CopyTo(made.settings, 0);
         made.announcer.GoOnAfter(announcer);
+        made.heard.GoOnAfter(heard);
         return made;
     }
 
@@ -119,11 +125,43 @@ internal sealed class BenchTransmitter
     /// <summary>True when the model knows a sensor.</summary>
     public bool HasSensor(string sensor) => IndexOf(sensor) >= 0;
 
-    /// <summary>Takes a reading in; one of a sensor that the model does not know is nothing to it.</summary>
-    public void Hear(string sensor, Reading reading)
+    /// <summary>Takes a reading of a sensor of the model in, with as many decimals as it keeps.</summary>
+    public void Hear(string sensor, Reading reading, TimeSpan now)
     {
-        if (IndexOf(sensor) is >= 0 and var index)
-            Values.Readings[index] = reading;
+        var index = IndexOf(sensor);
+        Values.Readings[index] = plan.Model.Sensors[index].Value.Kept(reading);
+        heard.Take(sensor, Values.Readings[index], now);
+    }
+
+    // What came of a sensor, as it is spoken.
+    private Reading? Known(SpokenValue value)
+    {
+        var (at, lowest, highest) = heard.Of(value.Sensor);
+        return value.Reading switch
+        {
+            SpokenReading.Now => at is null ? null : new Reading(ReadingOf(value.Sensor)),
+            SpokenReading.Lowest => lowest,
+            SpokenReading.Highest => highest,
+        };
+    }
+
+    /// <summary>Begins anew to keep the lowest and highest readings.</summary>
+    public void ResetExtremes() => heard.ResetExtremes();
+
+    /// <summary>What is known of a sensor of the model.</summary>
+    /// <param name="sensor">Its id.</param>
+    /// <param name="held">True while it is held by hand.</param>
+    public SensorPicture Picture(string sensor, bool held)
+    {
+        var (at, lowest, highest) = heard.Of(sensor);
+        var words = plan.Setup.Model.Sensors[sensor].Words(new Reading(ReadingOf(sensor)));
+        return new SensorPicture(
+            at is { } time ? new Milliseconds(time.TotalMilliseconds) : null,
+            held,
+            lowest,
+            highest,
+            words
+        );
     }
 
     /// <summary>Switches it on or off. It is on once its restart time has passed, and then remembers nothing of what was before.</summary>
@@ -144,9 +182,10 @@ internal sealed class BenchTransmitter
 
         var before = Values;
         Values = plan.CreateValues();
-        announcer = new Announcer(plan);
+        announcer = new Announcer(plan, Known);
         before.Hands.CopyTo(Values.Hands, 0);
         before.Readings.CopyTo(Values.Readings, 0);
+        heard.Forget();
         lastModel = now;
     }
 

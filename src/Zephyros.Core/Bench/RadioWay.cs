@@ -7,18 +7,13 @@ namespace Zephyros.Core.Bench;
 /// <remarks>How many are lost is our own model (<see cref="LinkBudget.QualityAt"/>).</remarks>
 internal sealed class RadioWay
 {
-    [Figure(Station.Air, "Link quality is counted over so many packets", ProvenanceKind.CommonPractice)]
-    private const int Window = 100;
-
     /// <summary>Without a packet for so long a receiver takes the signal for lost.</summary>
     [Figure(Station.Air, "A receiver takes the signal for lost without a packet for", ProvenanceKind.OwnAssumption)]
     public static readonly TimeSpan GivesUpAfter = TimeSpan.FromMilliseconds(300);
 
-    private readonly bool[] came = new bool[Window];
+    private readonly PacketShare share = new();
     private readonly LinkSettings link;
     private readonly PacketLuck luck;
-    private int place;
-    private int count;
     private TimeSpan next;
     private TimeSpan last;
 
@@ -37,8 +32,6 @@ internal sealed class RadioWay
         : this(link, seed)
     {
         At = LinkBudget.Point(link, distance);
-        Array.Fill(came, true);
-        count = Window;
         (next, last) = (now, now);
     }
 
@@ -46,8 +39,7 @@ internal sealed class RadioWay
         : this(other.link, seed: 1)
     {
         (At, Up, luck) = (other.At, other.Up, other.luck.Copy());
-        other.came.CopyTo(came, 0);
-        (place, count, next, last) = (other.place, other.count, other.next, other.last);
+        (share, next, last) = (other.share.Copy(), other.next, other.last);
     }
 
     /// <summary>Another way on which the same packets will be lost.</summary>
@@ -57,7 +49,7 @@ internal sealed class RadioWay
     public LinkPoint? At { get; }
 
     /// <summary>The share of the last hundred packets that arrived.</summary>
-    public Percent Quality => new(At is null ? 100 : 100.0 * count / Window);
+    public Percent Quality => At is null ? new Percent(100) : share.Value;
 
     /// <summary>True until nothing has arrived for so long that the receiver takes the signal for lost.</summary>
     public bool Up { get; private set; } = true;
@@ -73,9 +65,7 @@ internal sealed class RadioWay
         for (; next <= now; next += period)
         {
             var comes = luck.Comes(At.Quality);
-            count += (comes ? 1 : 0) - (came[place] ? 1 : 0);
-            came[place] = comes;
-            place = (place + 1) % Window;
+            share.Count(comes);
             if (!comes)
                 continue;
             last = next;

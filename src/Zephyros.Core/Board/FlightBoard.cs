@@ -106,6 +106,15 @@ public sealed record FlightBoard
     [Description("What the board asks for before it arms, and how it disarms.")]
     public ArmGuards Guards { get; init; } = new();
 
+    /// <summary>What the board measures besides: each is a reading that it can report.</summary>
+    [Description("What the board is equipped to measure and report.")]
+    public BoardEquipment Equipment { get; init; } = new();
+
+    /// <summary>How what the board reports comes to the receiver, which sends it down; null when it was not looked at. It is then taken to
+    /// come.</summary>
+    [Description("How what the board reports comes to the receiver; without one it was not looked at.")]
+    public ReportWay? Reports { get; init; }
+
     /// <summary>The board's functions by id; at most one of them arms.</summary>
     [Description("The board's functions by id; at most one of them arms.")]
     public required ImmutableDictionary<string, BoardFunction> Functions { get; init; }

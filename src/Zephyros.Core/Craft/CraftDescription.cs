@@ -20,4 +20,12 @@ public sealed record CraftDescription
     [Description("Cells of the flight battery in series.")]
     [Range(1, 14)]
     public required int Cells { get; init; }
+
+    /// <summary>The flight battery; null while it is not written down. The bench then has none, and a voltage is set there by hand.</summary>
+    [Description("The flight battery; without it the bench has none, and a voltage is set there by hand.")]
+    public FlightBattery? Battery { get; init; }
+
+    /// <summary>The longest way home that the pilot reckons with; null while none is written down.</summary>
+    [Description("The longest way home that the pilot reckons with.")]
+    public WayHome? WayHome { get; init; }
 }

@@ -1,4 +1,3 @@
-using System.Collections.Immutable;
 using Zephyros.Core.Edits;
 using Zephyros.Core.Model;
 using Zephyros.Core.Model.Logic;
@@ -16,7 +15,8 @@ public sealed class ImplausibleLimit : IFindingRule
     {
         foreach (var (id, condition) in plan.Setup.Model.Conditions)
         {
-            var beyond = Sensors(condition.Test)
+            var beyond = TestTrees
+                .SensorTests(condition.Test)
                 .Select(test => (Test: test, Sensor: plan.Setup.Model.Sensors[test.Sensor]))
                 .Where(t => t.Test.Limit < t.Sensor.Lowest || t.Test.Limit > t.Sensor.Highest);
             foreach (var (test, sensor) in beyond.DistinctBy(t => t.Test.Sensor, StringComparer.Ordinal))
@@ -79,7 +79,10 @@ public sealed class ImplausibleLimit : IFindingRule
             var limit = new Reading(Math.Round(test.Limit.Value * factor, 6));
             if (limit < sensor.Lowest || limit > sensor.Highest)
                 continue;
-            var changed = condition with { Test = Replace(condition.Test, test, test with { Limit = limit }) };
+            var changed = condition with
+            {
+                Test = TestTrees.Replace(condition.Test, test, test with { Limit = limit }),
+            };
             yield return new Fix(
                 factor < 1 ? "tenth" : "tenfold",
                 $"Takes {name} of it: {sensor.Words(limit)}.",
@@ -90,24 +93,5 @@ public sealed class ImplausibleLimit : IFindingRule
                 )
             );
         }
-    }
-
-    private static IEnumerable<SensorTest> Sensors(Test test) =>
-        test is SensorTest own ? [own] : test.Parts.SelectMany(Sensors);
-
-    private static Test Replace(Test tree, Test old, Test fresh)
-    {
-        if (ReferenceEquals(tree, old))
-            return fresh;
-        ImmutableArray<Test> In(ImmutableArray<Test> parts) => [.. parts.Select(p => Replace(p, old, fresh))];
-        return tree switch
-        {
-            AllTest all => all with { Of = In(all.Of) },
-            AnyTest any => any with { Of = In(any.Of) },
-            NotTest not => not with { Of = In(not.Of) },
-            LatchTest latch => latch with { Set = In(latch.Set), Clear = In(latch.Clear) },
-            DelayTest delay => delay with { Of = In(delay.Of) },
-            _ => tree,
-        };
     }
 }

@@ -14,6 +14,10 @@ public sealed record Announcement
     [StringLength(40, MinimumLength = 1)]
     public required string Says { get; init; }
 
+    /// <summary>The reading that is spoken after it; null when the words are all.</summary>
+    [Description("The reading that is spoken after the words; without one the words are all.")]
+    public SpokenValue? Value { get; init; }
+
     /// <summary>What that tells the pilot.</summary>
     [Description("What that tells the pilot; the proof holds the announcement to it.")]
     public required AnnouncementSubject About { get; init; }

@@ -115,17 +115,18 @@ public static class ModelReferences
                 false
             ));
 
-    private static IEnumerable<ModelReference> Announcements(TransmitterModel model) =>
-        model
-            .Announcements.Where(a => a.Value.When is not null)
-            .OrderBy(a => a.Key, StringComparer.Ordinal)
-            .Select(a => new ModelReference(
-                $"/model/announcements/{a.Key}/when",
-                ReferenceKind.Condition,
-                a.Value.When!,
-                new ModelNode(NodeKind.Announcement, a.Key),
-                false
-            ));
+    private static IEnumerable<ModelReference> Announcements(TransmitterModel model)
+    {
+        foreach (var (id, announcement) in model.Announcements.OrderBy(a => a.Key, StringComparer.Ordinal))
+        {
+            var owner = new ModelNode(NodeKind.Announcement, id);
+            var place = $"/model/announcements/{id}";
+            if (announcement.When is { } when)
+                yield return new($"{place}/when", ReferenceKind.Condition, when, owner, false);
+            if (announcement.Value is { } value)
+                yield return new($"{place}/value/sensor", ReferenceKind.Sensor, value.Sensor, owner, false);
+        }
+    }
 
     private static ModelReference? Source(Source source, string place, ModelNode owner, bool carries) =>
         source switch

@@ -1,5 +1,6 @@
 using System.ComponentModel;
 using System.ComponentModel.DataAnnotations;
+using System.Text.Json.Serialization;
 using Zephyros.Core.Units;
 
 namespace Zephyros.Core.Model;
@@ -24,6 +25,20 @@ public sealed record Sensor
     [Description("What the sensor measures, as far as the bench works it out once the craft is put at a distance.")]
     public SensorSubject Measures { get; init; }
 
+    /// <summary>Who measures it; null for whoever usually does.</summary>
+    [Description("Who measures it; without one, whoever usually does.")]
+    public SensorOrigin? Origin { get; init; }
+
+    /// <summary>How many decimals the transmitter keeps of a reading, rounding half away from zero; null for all that come.</summary>
+    [Description("How many decimals the transmitter keeps of a reading; without one, all that come.")]
+    [Range(0, 3)]
+    public int? Decimals { get; init; }
+
+    /// <summary>How far a reading may lie from what is so, to either side, in the sensor's unit; null when it is not known.</summary>
+    [Description("How far a reading may lie from what is so, to either side, in the sensor's unit.")]
+    [Range(0, Furthest)]
+    public Reading? Accuracy { get; init; }
+
     /// <summary>The lowest reading that can be meant.</summary>
     [Description("The lowest reading that can be meant; a limit below it is implausible.")]
     [Range(-Furthest, Furthest)]
@@ -39,6 +54,20 @@ public sealed record Sensor
     [Range(-Furthest, Furthest)]
     public required Reading Bench { get; init; }
 
+    /// <summary>Who measures it.</summary>
+    [JsonIgnore]
+    public SensorOrigin MeasuredBy => Origin ?? Measures.UsualOrigin();
+
     /// <summary>A reading of this sensor with its unit.</summary>
-    public string Words(Reading reading) => Unit.Length > 0 ? $"{reading} {Unit}" : reading.ToString();
+    public string Words(Reading reading)
+    {
+        var figure = Decimals is { } decimals ? Figures.Steady(reading.Value, decimals) : reading.ToString();
+        return Unit.Length > 0 ? $"{figure} {Unit}" : figure;
+    }
+
+    /// <summary>What the transmitter makes of a reading: it keeps no more than its decimals.</summary>
+    public Reading Kept(Reading reading) =>
+        Decimals is { } decimals
+            ? new Reading(Math.Round(reading.Value, decimals, MidpointRounding.AwayFromZero))
+            : reading;
 }

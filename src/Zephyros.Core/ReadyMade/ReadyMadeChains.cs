@@ -13,6 +13,9 @@ public static class ReadyMadeChains
         new StraightenSwitch(),
         new DialThirds(),
         new ExpoCurve(),
+        new BatteryAlarm(),
+        new SignalAlarm(),
+        new SpokenOnSwitch(),
     ];
 
     /// <summary>The chain of an id, or null.</summary>

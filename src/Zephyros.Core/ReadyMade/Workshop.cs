@@ -115,6 +115,43 @@ internal sealed class Workshop(Setup setup)
         Change(m => m with { Overrides = m.Overrides.Add(id, forced) });
     }
 
+    /// <summary>A new sensor, in the unit of what it measures.</summary>
+    public string Sensor(string label, SensorSubject subject, double highest)
+    {
+        var id = FreeId.Of(Slug(label), Setup.Model.Sensors.ContainsKey);
+        var sensor = new Sensor
+        {
+            Label = label,
+            Measures = subject,
+            Unit = subject.Unit(),
+            Lowest = new Reading(0),
+            Highest = new Reading(highest),
+            Bench = new Reading(highest),
+        };
+        Change(m => m with { Sensors = m.Sensors.Add(id, sensor) });
+        return id;
+    }
+
+    /// <summary>Lets the transmitter say something while a condition holds: an announcement that is there for it already is replaced.</summary>
+    public void Announce(string says, string condition, Milliseconds every, SpokenValue? value)
+    {
+        var same = Setup
+            .Model.Announcements.Where(a => a.Value.When == condition && a.Value.About == AnnouncementSubject.Other)
+            .Select(a => a.Key)
+            .Order(StringComparer.Ordinal)
+            .FirstOrDefault();
+        var id = same ?? FreeId.Of(Slug(says), Setup.Model.Announcements.ContainsKey);
+        var made = new Announcement
+        {
+            Says = says,
+            About = AnnouncementSubject.Other,
+            When = condition,
+            Every = every,
+            Value = value,
+        };
+        Change(m => m with { Announcements = m.Announcements.SetItem(id, made) });
+    }
+
     /// <summary>Replaces a channel.</summary>
     public void Put(string channelId, Channel channel) =>
         Change(m => m with { Channels = m.Channels.SetItem(channelId, channel) });

@@ -20,4 +20,7 @@ public enum Station
 
     /// <summary>The craft.</summary>
     Craft,
+
+    /// <summary>The way back: what comes to the transmitter, and what it says of it.</summary>
+    Return,
 }

@@ -57,6 +57,23 @@ internal sealed class BenchHub(BenchRooms rooms) : Hub
             throw new HubException($"There is no sensor \"{sensor}\" that can report {reading}.");
     }
 
+    /// <summary>Lets a sensor that is held by hand measure again what there is.</summary>
+    public void Release(SensorCall call)
+    {
+        if (!Room(call.Setup).Do(run => run.Release(call.Sensor)))
+            throw new HubException($"There is no sensor \"{call.Sensor}\".");
+    }
+
+    /// <summary>Begins anew to keep the lowest and highest readings.</summary>
+    public void ResetExtremes(BenchCall call) => Act(call.Setup, run => run.ResetExtremes());
+
+    /// <summary>Puts a battery into the craft of which a share of the charge is left.</summary>
+    public void PutBattery(BatteryCall call)
+    {
+        if (!Room(call.Setup).Do(run => run.PutBattery(new Core.Units.Percent(call.Left))))
+            throw new HubException($"There is no battery of which {call.Left} % can be left.");
+    }
+
     /// <summary>Switches the radio link.</summary>
     public void SetLink(SwitchCall call) => Act(call.Setup, run => run.SetLink(call.On));
 

@@ -33,6 +33,7 @@ namespace Zephyros.Web.Contracts;
 /// <param name="Board">The board's settings in groups, as sentences.</param>
 /// <param name="Budget">What is planned on each channel, and what of it survives the link.</param>
 /// <param name="Quality">Where the signal quality could travel.</param>
+/// <param name="Return">What comes back from the craft.</param>
 /// <param name="Starts">What the fields of something new start with.</param>
 public sealed record SetupView(
     IReadOnlyList<ControlView> Controls,
@@ -56,6 +57,7 @@ public sealed record SetupView(
     IReadOnlyList<BoardGroup> Board,
     IReadOnlyList<BudgetRow> Budget,
     QualityView Quality,
+    ReturnView Return,
     StartValues Starts
 )
 {
@@ -91,6 +93,7 @@ public sealed record SetupView(
             BoardGroups.Of(setup.Board, plan.Wire),
             ChannelBudget.Of(plan),
             QualityView.Of(setup),
+            ReturnView.Of(setup),
             StartValues.With(setup.Transmitter)
         );
     }

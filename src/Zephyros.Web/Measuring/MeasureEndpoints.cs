@@ -6,6 +6,7 @@ using Zephyros.Core.Measure.Sweeps;
 using Zephyros.Core.Measure.Wiggles;
 using Zephyros.Core.Model;
 using Zephyros.Core.Path;
+using Zephyros.Core.Return;
 using Zephyros.Core.Setups;
 using Zephyros.Core.Setups.Patches;
 using Zephyros.Core.Setups.Validation;
@@ -26,6 +27,7 @@ internal static class MeasureEndpoints
         Question<WigglesRequest, WiggleView>(setups, "wiggles", "SolveWiggles", Wiggles);
         Question<SweepsRequest, EndpointView>(setups, "sweeps", "SolveSweeps", Sweeps);
         Question<PositionsRequest, PositionAnswer>(setups, "positions", "SolvePositions", Positions);
+        Question<SensorSearchRequest, ReturnObstacle[]>(setups, "sensor-search", "DiagnoseSensors", Sensors);
         Question<TypedRoutineRequest, RoutineState>(setups, "typed-routine", "FollowTyped", Typed);
         setups
             .MapPost(
@@ -105,6 +107,16 @@ internal static class MeasureEndpoints
         PositionSolver.Problems(setup, asked.Seen) is { Count: > 0 } problems
             ? Problem.Invalid("This cannot have been measured", problems)
             : TypedResults.Ok(PositionSolver.Solve(SignalPlan.Compile(setup), asked.Seen));
+
+    private static IResult Sensors(SensorSearchRequest asked, Setup setup) =>
+        asked.Others < 0
+            ? Problem.Invalid(
+                "This cannot have been found",
+                [new SetupProblem("/others", $"None or more others were found, not {asked.Others}.")]
+            )
+            : TypedResults.Ok(
+                SensorSearch.Diagnose(setup, asked.Found.ToHashSet(StringComparer.Ordinal), asked.Others).ToArray()
+            );
 
     private static IResult Typed(TypedRoutineRequest asked, Setup setup)
     {

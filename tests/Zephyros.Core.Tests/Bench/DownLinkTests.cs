@@ -1,4 +1,5 @@
 using Zephyros.Core.Bench;
+using Zephyros.Core.Board;
 using Zephyros.Core.Model.Logic;
 using Zephyros.Core.Setups;
 using Zephyros.Core.Units;
@@ -63,7 +64,7 @@ public sealed class DownLinkTests
 
     // A sequence of a proof decides whether telemetry is missed: then packets bring nothing, or what they bring comes as ever.
     [Theory]
-    [InlineData(true, 24.6)]
+    [InlineData(true, 25.2)]
     [InlineData(false, 21.5)]
     public void While_a_sequence_decides_that_telemetry_is_missed_no_packet_brings_a_reading(bool missed, double heard)
     {
@@ -188,7 +189,8 @@ public sealed class DownLinkTests
         Assert.InRange(bench.ReadingOf("quality"), 25, 75);
     }
 
-    // Packets 80 ms apart. What is measured while none comes is known with the first that does, and without telemetry never.
+    // Packets 80 ms apart, each with the link and one message of the board, whose position is the last of four: at 320 ms, 640 ms and so
+    // on. What is measured while none comes is known with the first that does, and without telemetry never.
     [Fact]
     public void A_reading_comes_with_a_packet()
     {
@@ -200,16 +202,18 @@ public sealed class DownLinkTests
         At(bench, 80);
         Assert.True(bench.Report("distance", new Reading(900)));
         Assert.False(bench.Report("nobody", new Reading(1)));
-        At(bench, 159);
+        At(bench, 319);
         Assert.Equal((900, 0), Distance());
-        At(bench, 160);
+        At(bench, 320);
         Assert.Equal((900, 900), Distance());
         bench.SetPower(false);
         bench.Report("distance", new Reading(20));
         At(bench, 2000);
         Assert.Equal((20, 900), Distance());
         bench.SetPower(true);
-        At(bench, 2080);
+        At(bench, 2239);
+        Assert.Equal((20, 900), Distance());
+        At(bench, 2240);
         Assert.Equal((20, 20), Distance());
 
         bench = new BenchRun(Demo.Sandpiper.WithAir(a => a with { Telemetry = false }));
@@ -237,7 +241,10 @@ public sealed class DownLinkTests
         );
 
     private static Setup Wren(int? every, double rate) =>
-        Demo.Wren.WithAir(a => a with { TelemetryEvery = every, PacketRate = new Hertz(rate) });
+        Demo
+            .Wren.WithAir(a => a with { TelemetryEvery = every, PacketRate = new Hertz(rate) })
+            // With nothing else to report, every packet tells what the board does.
+            .WithBoard(b => b with { Equipment = new BoardEquipment() });
 
     private static void At(BenchRun bench, int milliseconds) =>
         bench.AdvanceTo(TimeSpan.FromMilliseconds(milliseconds));

@@ -24,6 +24,7 @@ internal static class PlantedFaults
     )
         .WithChannel("beeper", c => c with { Short = "Beeper" })
         .InModel(m => m with { Sensors = Demo.Sandpiper.Model.Sensors })
+        .WithBoard(b => b with { Equipment = Demo.Sandpiper.Board.Equipment })
         .ReadyMade("throttle-lock", ("arm", "left-shoulder:2"))
         .ReadyMade("throttle-limiter", ("dial", "left-dial"), ("active", "right-shoulder:2"))
         .WithStates(("cruise", null), ("practice", "limiter-on"))
@@ -118,6 +119,23 @@ internal static class PlantedFaults
             ),
             ["condition-unused:spare"] = Full.WithCondition("spare", At("right-shoulder", 2)),
             ["implausible-limit:far:distance"] = Full.WithCondition("far", Sensed("distance", Relation.Above, 6000)),
+            ["battery-level-off:battery-low"] = ReturnFaults.At(4.1),
+            ["battery-alarm-unmasked:battery-low"] = ReturnFaults.At(22.2, masked: false, wait: 1000),
+            ["alarm-said-once:battery"] = ReturnFaults.Spoken(a => a with { Every = null }),
+            ["alarm-too-late:battery-low"] = ReturnFaults.At(20.4),
+            ["alarm-too-late:wind"] = ReturnFaults.Way(w => w with { Wind = new(14) }),
+            ["voltage-of-wrong-origin:battery-low"] = ReturnFaults.OfReceiver,
+            ["sensor-stays-away:voltage"] = ReturnFaults.Silent(ReportWay.Off),
+            ["sensor-stays-away:distance"] = ReturnFaults
+                .Equipped(e => e with { PositionReceiver = false })
+                .WithCondition("far", Sensed("distance", Relation.Above, 900)),
+            ["more-decimals-than-accuracy:voltage"] = ReturnFaults.Voltage(v =>
+                v with
+                {
+                    Decimals = 2,
+                    Accuracy = new Reading(0.1),
+                }
+            ),
             ["flight-states-reach-nothing"] = Full.WithChannel("mode", c => c with { Steps = c.Steps.Remove("state") }),
             ["flight-state-unreached:practice"] = Full.WithStates(
                     ("cruise", null),
@@ -235,6 +253,7 @@ internal static class PlantedFaults
         new HashSet<string>(StringComparer.Ordinal)
         {
             "dependency-cycle:condition:one",
+            "alarm-too-late:wind",
             "condition-stuck:never",
             "flight-states-reach-nothing",
             "flight-state-unreached:practice",
@@ -295,6 +314,29 @@ internal static class PlantedFaults
                     "mix",
                     new AddStep { Order = 99, With = Build.With(new ChannelSource { Channel = "spare" }, 1) }
                 ),
+            ["an alarm as it should be"] = ReturnFaults.Right,
+            ["an alarm just above what the way home needs"] = ReturnFaults.At(21.95),
+            ["no mask, and a delay that is longer than the 0 V of power-up"] = ReturnFaults.At(22.2, masked: false),
+            ["a craft whose battery is not written down"] = ReturnFaults.At(18.6) with
+            {
+                Craft = Demo.Sandpiper.Craft with { Battery = null },
+            },
+            ["a way home that nothing is asked of"] = ReturnFaults.Way(w =>
+                w with
+                {
+                    Distance = new(0),
+                    Height = new(0),
+                }
+            ),
+            ["as many decimals as the accuracy has"] = ReturnFaults.Voltage(v =>
+                v with
+                {
+                    Decimals = 1,
+                    Accuracy = new Reading(0.1),
+                }
+            ),
+            ["a piece that nothing asks for is missing"] = ReturnFaults.Equipped(e => e with { Barometer = false }),
+            ["a board that reports over a wire of its own"] = ReturnFaults.Silent(ReportWay.OwnWire),
             ["a limit at the sensor's end"] = Full.WithCondition("far", Sensed("distance", Relation.Above, 2999))
                 .WithStep(
                     "beeper",

@@ -22,6 +22,7 @@ public sealed class ReadyMadeTests
         {
             "throttle-cut" => [("cut", "right-back-switch:2")],
             "two-stage-arming" => [("second", "right-shoulder:2"), ("limit", "1060")],
+            "spoken-on-switch" => [("while", "right-shoulder:2")],
             _ => [],
         };
         var (built, arguments) = Try(Demo.Sandpiper, id, wanted);
@@ -30,6 +31,28 @@ public sealed class ReadyMadeTests
         Assert.NotEmpty(built.Facts);
         Assert.NotEmpty(ModelChanges.Between(Demo.Sandpiper, built.Setup));
         Assert.NotEqual(CanonicalJson.Write(Demo.Sandpiper), CanonicalJson.Write(built.Setup));
+    }
+
+    // What is built is right as it stands: nothing is found of it, once the board is known to measure what it asks.
+    [Theory]
+    [InlineData("battery-alarm")]
+    [InlineData("signal-alarm")]
+    public void An_alarm_as_it_is_built_has_no_fault(string id)
+    {
+        foreach (var cells in new[] { 1, 4, 6, 12 })
+        foreach (var home in new[] { null, Demo.Sandpiper.Craft.WayHome })
+        {
+            var bare = (
+                Demo.Plain with
+                {
+                    Craft = Demo.Sandpiper.Craft with { Cells = cells, WayHome = home },
+                }
+            ).WithBoard(b => b with { Equipment = new() { Divider = true } });
+            var (built, arguments) = Try(bare, id);
+            Assert.Empty(arguments.Problems);
+            Assert.Empty(SetupValidator.Check(built!.Setup));
+            Assert.Empty(Examination.Of(built.Setup).Select(f => $"{cells}: {f.Key} {f.What}"));
+        }
     }
 
     [Fact]

@@ -13,14 +13,17 @@ internal sealed class RandomEdits(Random random)
     private const int Tries = 60;
 
     /// <summary>A setup that differs in one place and is valid; null when none was found.</summary>
-    public (string Place, Setup Setup)? Of(Setup setup)
+    /// <param name="setup">The setup.</param>
+    /// <param name="within">What the place begins with; empty for anywhere.</param>
+    public (string Place, Setup Setup)? Of(Setup setup, string within = "")
     {
         for (var i = 0; i < Tries; i++)
         {
             // In an order of its own: the order of a dictionary is another in every process, and a seed would tell nothing.
             var document = JsonNode.Parse(CanonicalJson.Write(setup))!;
             var places = Places(document, "").ToArray();
-            var (place, parent, key, value) = places[random.Next(places.Length)];
+            var meant = Array.FindAll(places, p => p.Place.StartsWith(within, StringComparison.Ordinal));
+            var (place, parent, key, value) = meant[random.Next(meant.Length)];
             Put(parent, key, random.Next(8) == 0 ? null : Other(value, places.Select(p => p.Value).ToArray()));
             if (
                 SetupJson.Read(document).Setup is { } changed

@@ -21,9 +21,18 @@ namespace Zephyros.Core.Tests.Work;
 /// <summary>What remains to be done: every step from a new craft to one that is shown at the bench, and what makes it stale.</summary>
 public sealed class WorkListTests
 {
-    // With a link that is written down, and a port that was looked at.
-    private static readonly Setup Craft = Demo
-        .Plain.WithAir(a =>
+    // With a link that is written down, a port that was looked at, and an alarm on a sensor that comes.
+    private static readonly Setup Craft = (Demo.Plain with { Craft = Demo.Sandpiper.Craft })
+        .InModel(m =>
+            m with
+            {
+                Sensors = Demo.Sandpiper.Model.Sensors,
+                Conditions = m.Conditions.Add("battery-low", Demo.Sandpiper.Model.Conditions["battery-low"]),
+                Announcements = m.Announcements.Add("battery", Demo.Sandpiper.Model.Announcements["battery"]),
+            }
+        )
+        .WithBoard(b => b with { Equipment = Demo.Sandpiper.Board.Equipment })
+        .WithAir(a =>
             a with
             {
                 Modules = a.Modules.Add("bay", new() { Label = "Bay", On = true }),

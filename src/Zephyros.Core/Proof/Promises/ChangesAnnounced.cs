@@ -3,6 +3,7 @@ using Zephyros.Core.Model;
 using Zephyros.Core.Model.Logic;
 using Zephyros.Core.Path;
 using Zephyros.Core.Proof.Situations;
+using Zephyros.Core.Return;
 using Zephyros.Core.Units;
 
 namespace Zephyros.Core.Proof.Promises;
@@ -33,6 +34,21 @@ public sealed class ChangesAnnounced : Promise
             return new PromiseVerdict(
                 VerdictKind.Broken,
                 "The link brings no telemetry back, so the transmitter cannot announce a lost signal or what the board does."
+            );
+        if (
+            ReturnPlan.Of(plan.Setup).BoardObstacle is { } obstacle
+            && plan.Setup.Model.Announcements.Values.Any(a =>
+                a
+                    is {
+                        Enabled: true,
+                        When: null,
+                        About: not (AnnouncementSubject.SignalLost or AnnouncementSubject.SignalBack)
+                    }
+            )
+        )
+            return new PromiseVerdict(
+                VerdictKind.Broken,
+                $"The board's own report sets off announcements, and does not come. {obstacle.Words}"
             );
         var missing = new[]
         {

@@ -1,7 +1,7 @@
 import type { Station, TraceStop } from './types';
 
 /** The stations of the path in its order. */
-export const STATIONS: readonly Station[] = ['hands', 'model', 'air', 'wire', 'board', 'craft'];
+export const STATIONS: readonly Station[] = ['hands', 'model', 'air', 'wire', 'board', 'craft', 'return'];
 
 /** Their names. */
 export const STATION_NAMES: Record<Station, string> = {
@@ -11,6 +11,7 @@ export const STATION_NAMES: Record<Station, string> = {
   wire: 'Wire',
   board: 'Board',
   craft: 'Craft',
+  return: 'Return',
 };
 
 /** Whether a text from the address names a station. */

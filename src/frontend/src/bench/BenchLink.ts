@@ -108,6 +108,21 @@ export class BenchLink {
     this.tell('Report', { sensor, reading });
   }
 
+  /** Lets a sensor that is held by hand measure again what there is. */
+  release(sensor: string): void {
+    this.tell('Release', { sensor });
+  }
+
+  /** Begins anew to keep the lowest and highest readings. */
+  resetExtremes(): void {
+    this.tell('ResetExtremes', {});
+  }
+
+  /** Puts a battery into the craft of which a share of the charge is left, in percent. */
+  putBattery(left: number): void {
+    this.tell('PutBattery', { left });
+  }
+
   /** What happens to the craft from outside, or is about to. */
   around(): Around {
     return this.askedAround.over(aroundOf(this.latest));

@@ -2,12 +2,16 @@ import clsx from 'clsx';
 import { ChevronDown, ChevronUp } from 'lucide-react';
 import type { ReactNode } from 'react';
 import { NavLink } from 'react-router';
-import type { Finding, PathAhead, Station, TraceStop } from '../api/types';
+import type { Finding, PathAhead, Setup, SetupView, Station, TraceStop } from '../api/types';
 import { useBenchState } from '../bench/BenchProvider';
+import { useReturnStop } from '../bench/useReturn';
 import { markOf, STATION_NAMES, STATIONS } from '../api/stations';
 
 interface Props {
-  setup: string;
+  id: string;
+  setup: Setup;
+  /** How the readings of its sensors come. */
+  ways: SetupView['return']['sensors'];
   findings: readonly Finding[];
   /** The station that is open; undefined on other pages. */
   here: Station | undefined;
@@ -21,10 +25,11 @@ interface Props {
 }
 
 /** The path as navigation: the followed value at every station, and a mark where something is wrong. */
-export function PathRibbon({ setup, findings, here, folded, onFold, ahead, end }: Props) {
+export function PathRibbon({ id, setup, ways, findings, here, folded, onFold, ahead, end }: Props) {
   const live = useBenchState((s) => s.message?.snapshot.trace.stops ?? []);
   const drawn = ahead?.changes ? ahead : undefined;
-  const stops = drawn?.before.stops ?? live;
+  const back = useReturnStop(setup, ways);
+  const stops = [...(drawn?.before.stops ?? live), back];
   const Icon = folded ? ChevronDown : ChevronUp;
   return (
     <nav
@@ -32,14 +37,14 @@ export function PathRibbon({ setup, findings, here, folded, onFold, ahead, end }
       data-ahead={drawn && 'true'}
       className="relative shrink-0 border-b border-line bg-sheet pr-9 pl-3 data-ahead:border-b-2 data-ahead:border-dashed data-ahead:border-sea max-lg:pr-3"
     >
-      <ol className="grid grid-cols-[repeat(6,minmax(0,1fr))_9.5rem] max-md:grid-cols-7">
+      <ol className="grid grid-cols-[repeat(7,minmax(0,1fr))_9.5rem] max-md:grid-cols-8">
         {STATIONS.map((station) => (
           <li key={station} className="min-w-0">
             <Gate
-              setup={setup}
+              setup={id}
               station={station}
               stop={stops.find((s) => s.station === station)}
-              next={drawn?.after.stops.find((s) => s.station === station)}
+              next={station === 'return' ? undefined : drawn?.after.stops.find((s) => s.station === station)}
               open={findings.filter((f) => f.station === station && f.justification === null)}
               folded={folded}
             />
@@ -64,11 +69,13 @@ export function PathRibbon({ setup, findings, here, folded, onFold, ahead, end }
 
 /** On a phone: the followed value at the station that is open, or where it goes wrong. */
 function Here({ stop }: { stop: TraceStop | undefined }) {
-  const name = useBenchState((s) => s.message?.snapshot.trace.name ?? '');
+  const followed = useBenchState((s) => s.message?.snapshot.trace.name ?? '');
   if (!stop) return null;
+  const name = stop.station === 'return' ? '' : `${followed} at `;
   return (
     <p className="truncate pb-1.5 text-[0.87rem] md:hidden">
-      {name} at {STATION_NAMES[stop.station]}:{' '}
+      {name}
+      {STATION_NAMES[stop.station]}:{' '}
       <b className={toneOf(stop)}>
         {stop.figure} {stop.unit}
       </b>{' '}

@@ -41,6 +41,7 @@ import { LookAheadCard } from './LookAheadCard';
 // Pages that are opened now and then come when they are asked for.
 const AirStation = later(() => import('../stations/air/AirStation'));
 const BoardStation = later(() => import('../stations/board/BoardStation'));
+const ReturnStation = later(() => import('../stations/return/ReturnStation'));
 const WireStation = later(() => import('../stations/wire/WireStation'));
 
 /** The page of one craft: the path above, the open station and the findings in the middle, the bench below. */
@@ -202,7 +203,9 @@ function Workbench({ document, view, findings, page }: Props) {
           />
           <Boundary name="The path" resetKeys={[document.revision]}>
             <PathRibbon
-              setup={document.id}
+              id={document.id}
+              setup={document.setup}
+              ways={view.return.sensors}
               findings={findings}
               here={isStation(page) ? page : undefined}
               folded={line}
@@ -283,6 +286,7 @@ function OpenPage({ page, document, view, changes }: Omit<Props, 'findings'> & {
   if (page === 'model') return <ModelStation id={document.id} setup={document.setup} view={view} changes={changes} />;
   if (page === 'board') return <BoardStation id={document.id} setup={document.setup} view={view} changes={changes} />;
   if (page === 'air') return <AirStation id={document.id} setup={document.setup} view={view} changes={changes} />;
+  if (page === 'return') return <ReturnStation id={document.id} setup={document.setup} view={view} changes={changes} />;
   if (page === 'wire') return <WireStation id={document.id} setup={document.setup} view={view} changes={changes} />;
   return <CraftStation />;
 }

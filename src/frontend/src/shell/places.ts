@@ -13,23 +13,13 @@ export const PLACES: readonly { words: string; to: string; also: string[] }[] = 
   {
     words: 'Model: logic',
     to: 'model?part=logic',
-    also: [
-      'conditions',
-      'overrides',
-      'announcements',
-      'alarm',
-      'voice',
-      'sensors',
-      'telemetry',
-      'low battery',
-      'voltage',
-    ],
+    also: ['conditions', 'overrides', 'announcements', 'alarm', 'voice', 'trims'],
   },
   { words: 'Model: flight states', to: 'model?part=states', also: ['flight modes', 'modes', 'table'] },
   {
     words: 'Model: ready-made chains',
     to: 'model?part=ready-made',
-    also: ['throttle cut', 'lock', 'two-stage arming', 'template', 'wizard'],
+    also: ['throttle cut', 'lock', 'two-stage arming', 'battery alarm', 'signal alarm', 'template', 'wizard'],
   },
   {
     words: 'Air: the radio link',
@@ -65,6 +55,21 @@ export const PLACES: readonly { words: string; to: string; also: string[] }[] = 
     also: ['problem', 'will not arm', 'help', 'fault', 'trouble'],
   },
   { words: 'Craft: what a stick makes it do', to: 'craft', also: ['motors', 'response'] },
+  {
+    words: 'Return: sensors and what comes back',
+    to: 'return?part=sensors',
+    also: ['telemetry', 'sensor', 'voltage', 'age', 'lowest', 'highest', 'RSSI'],
+  },
+  {
+    words: 'Return: battery and the way home',
+    to: 'return?part=battery',
+    also: ['low battery', 'cells', 'capacity', 'lead', 'reserve', 'alarm level'],
+  },
+  {
+    words: 'Return: search for sensors',
+    to: 'return?part=search',
+    also: ['discover', 'telemetry missing', 'no telemetry', 'sensor lost'],
+  },
   { words: 'Proof', to: 'proof', also: ['promises', 'safety', 'verify', 'model checker'] },
   { words: 'What remains', to: 'work', also: ['steps', 'checklist', 'to do', 'next', 'evidence', 'tick'] },
 ];

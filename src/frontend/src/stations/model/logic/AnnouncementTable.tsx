@@ -25,6 +25,8 @@ interface Props {
 const REPORT = '';
 const MODE = 'mode/';
 
+const READINGS = { now: 'the reading', lowest: 'the lowest reading', highest: 'the highest reading' } as const;
+
 const SUBJECTS: [AnnouncementSubject, string][] = [
   ['armed', 'it is armed'],
   ['disarmed', 'it is disarmed'],
@@ -56,6 +58,7 @@ export function AnnouncementTable({ setup, view, changes }: Props) {
     },
     ...listed(conditions).map(([key, c]) => ({ value: key, label: `“${c.label}” begins to hold` })),
   ];
+  const sensorName = (sensor: string) => setup.model.sensors?.[sensor]?.label ?? sensor;
   const firstCondition = listed(conditions)[0]?.[0];
   const [open, setOpen] = useState<string | null>(null);
   const [adding, setAdding] = useState(false);
@@ -81,6 +84,7 @@ export function AnnouncementTable({ setup, view, changes }: Props) {
                 name={`“${made.says}”`}
                 says={
                   <>
+                    {made.value && `with ${READINGS[made.value.reading ?? 'now']} of ${sensorName(made.value.sensor)} `}
                     {made.about === 'other'
                       ? 'is said '
                       : `tells that ${subjects.find((s) => s.value === subjectOf(made))?.label ?? 'it flies by a function that is gone'}, `}
@@ -102,6 +106,40 @@ export function AnnouncementTable({ setup, view, changes }: Props) {
                   width={15}
                   onCommit={(says) => put(`Say “${says}”`, id, { ...made, says })}
                 />
+                <SelectField
+                  label="and then"
+                  value={made.value?.sensor ?? ''}
+                  options={[
+                    { value: '', label: 'nothing' },
+                    ...listed(setup.model.sensors).map(([sensor, { label }]) => ({
+                      value: sensor,
+                      label: `the reading of ${label}`,
+                    })),
+                  ]}
+                  onChange={(v) =>
+                    put(v === '' ? `“${made.says}” without a value` : `“${made.says}” and ${sensorName(v)}`, id, {
+                      ...made,
+                      value: v === '' ? undefined : { ...made.value, sensor: v },
+                    })
+                  }
+                />
+                {made.value && (
+                  <SelectField
+                    label="which is"
+                    value={made.value.reading ?? 'now'}
+                    options={[
+                      { value: 'now', label: 'the one now' },
+                      { value: 'lowest', label: 'the lowest' },
+                      { value: 'highest', label: 'the highest' },
+                    ]}
+                    onChange={(v) =>
+                      put(`“${made.says}” with the reading ${v}`, id, {
+                        ...made,
+                        value: { sensor: made.value!.sensor, reading: v as keyof typeof READINGS },
+                      })
+                    }
+                  />
+                )}
                 <SelectField
                   label="which tells that"
                   value={subjectOf(made)}

@@ -3,7 +3,7 @@ import type { Changes } from '../../../edits/useChanges';
 import { AnnouncementTable } from './AnnouncementTable';
 import { ConditionTable } from './ConditionTable';
 import { OverrideTable } from './OverrideTable';
-import { SensorTable } from './SensorTable';
+import { TrimFields } from './TrimFields';
 
 interface Props {
   setup: Setup;
@@ -11,14 +11,14 @@ interface Props {
   changes: Changes;
 }
 
-/** The logic inside the transmitter: conditions, what they force and announce, and the telemetry that they ask for. */
+/** The logic inside the transmitter: conditions, what they force and announce, and the trims. */
 export function LogicPart(props: Props) {
   return (
     <div className="flex flex-col gap-6">
       <ConditionTable {...props} />
       <OverrideTable setup={props.setup} changes={props.changes} />
       <AnnouncementTable {...props} />
-      <SensorTable {...props} />
+      <TrimFields {...props} />
     </div>
   );
 }

@@ -1,0 +1,55 @@
+using Zephyros.Core.Edits;
+using Zephyros.Core.Model;
+using Zephyros.Core.Model.Logic;
+using Zephyros.Core.Setups;
+using Zephyros.Core.Setups.Patches;
+using Zephyros.Core.Units;
+
+namespace Zephyros.Core.Findings;
+
+/// <summary>A condition that asks whether a voltage has fallen below a level.</summary>
+/// <param name="Id">The id of the condition.</param>
+/// <param name="Condition">The condition.</param>
+/// <param name="Test">The part of it that asks.</param>
+/// <param name="Sensor">The sensor that it asks.</param>
+internal sealed record BatteryTest(string Id, Condition Condition, SensorTest Test, Sensor Sensor)
+{
+    /// <summary>All of a setup, by the condition's id.</summary>
+    /// <param name="setup">The setup.</param>
+    /// <param name="origin">Who measures the voltage.</param>
+    public static IEnumerable<BatteryTest> Of(Setup setup, SensorOrigin origin) =>
+        from condition in setup.Model.Conditions.OrderBy(c => c.Key, StringComparer.Ordinal)
+        from test in TestTrees.SensorTests(condition.Value.Test)
+        where test.Relation == Relation.Below
+        let sensor = setup.Model.Sensors[test.Sensor]
+        where sensor.Measures == SensorSubject.Voltage && sensor.MeasuredBy == origin
+        select new BatteryTest(condition.Key, condition.Value, test, sensor);
+
+    /// <summary>The announcements that the condition sets off, as far as they are enabled.</summary>
+    public IEnumerable<KeyValuePair<string, Announcement>> Spoken(Setup setup) =>
+        setup
+            .Model.Announcements.Where(a => a.Value.When == Id && a.Value.Enabled)
+            .OrderBy(a => a.Key, StringComparer.Ordinal);
+
+    /// <summary>The edit that asks something else instead.</summary>
+    public SetupEdit Asking(Setup setup, string title, Test instead) =>
+        ModelEdits.InModel(
+            setup,
+            title,
+            m =>
+                m with
+                {
+                    Conditions = m.Conditions.SetItem(
+                        Id,
+                        Condition with
+                        {
+                            Test = TestTrees.Replace(Condition.Test, Test, instead),
+                        }
+                    ),
+                }
+        );
+
+    /// <summary>The edit that asks for another level.</summary>
+    public SetupEdit At(Setup setup, Volts level) =>
+        Asking(setup, $"“{Condition.Label}” below {level}", Test with { Limit = new Reading(level.Value) });
+}

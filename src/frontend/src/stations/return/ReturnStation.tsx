@@ -1,0 +1,29 @@
+import type { Setup, SetupView } from '../../api/types';
+import type { Changes } from '../../edits/useChanges';
+import { StationParts } from '../StationParts';
+import { BatteryPart } from './BatteryPart';
+import { SearchPart } from './SearchPart';
+import { SensorsPart } from './SensorsPart';
+
+interface Props {
+  id: string;
+  setup: Setup;
+  view: SetupView;
+  changes: Changes;
+}
+
+/** The way back: what comes to the transmitter and how old it is, the battery that must last, and what a search finds. */
+export default function ReturnStation({ id, setup, view, changes }: Props) {
+  const all = { setup, view, changes };
+  return (
+    <StationParts
+      title="Return: what comes back"
+      label="Parts of the way back"
+      parts={[
+        { part: 'sensors', name: 'Sensors', content: <SensorsPart id={id} {...all} /> },
+        { part: 'battery', name: 'Battery', content: <BatteryPart {...all} /> },
+        { part: 'search', name: 'Search', content: <SearchPart id={id} setup={setup} view={view} /> },
+      ]}
+    />
+  );
+}

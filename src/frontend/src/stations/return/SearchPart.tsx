@@ -1,0 +1,90 @@
+import { useQuery } from '@tanstack/react-query';
+import { useState } from 'react';
+import { Link } from 'react-router';
+import { answer, api } from '../../api/client';
+import { STATION_NAMES } from '../../api/stations';
+import type { Setup, SetupView } from '../../api/types';
+import { Button } from '../../ui/Button';
+import { NumberField } from '../../ui/NumberField';
+
+interface Props {
+  id: string;
+  setup: Setup;
+  view: SetupView;
+}
+
+const ORIGINS = { transmitter: 'transmitter', receiver: 'receiver', board: 'board' } as const;
+
+/** What a search for sensors should find beside what it found, and what may be behind the difference. */
+export function SearchPart({ id, setup, view }: Props) {
+  const { expected, simulated } = view.return;
+  const [ticked, setTicked] = useState<readonly string[] | null>(null);
+  const [others, setOthers] = useState(0);
+  const found = ticked ?? [];
+  const reasons = useQuery({
+    queryKey: ['setup', id, 'sensor-search', found, others],
+    queryFn: () =>
+      answer(
+        api.POST('/api/setups/{id}/sensor-search', { params: { path: { id } }, body: { found: [...found], others } }),
+      ),
+    enabled: ticked !== null,
+  });
+  return (
+    <>
+      <p className="mb-2 max-w-[75ch] text-soft">
+        Connect the flight battery, propellers off, and let the transmitter search. Tick what it found; end the search
+        when it finds no more.
+      </p>
+      <div className="mb-3 flex flex-wrap items-end gap-3">
+        <Button onClick={() => setTicked([...simulated])}>Search on the bench</Button>
+        <Button onClick={() => setTicked([])}>It found nothing</Button>
+        <NumberField label="Found besides" unit="others" value={others} min={0} max={100} onCommit={setOthers} />
+      </div>
+      <ul className="max-w-3xl">
+        {expected.map((sensor) => (
+          <li key={sensor.key} className="border-b border-hair">
+            <label className="flex min-h-10 items-center gap-3">
+              <input
+                type="checkbox"
+                className="size-5 accent-sea"
+                checked={found.includes(sensor.key)}
+                onChange={(event) =>
+                  setTicked(event.target.checked ? [...found, sensor.key] : found.filter((k) => k !== sensor.key))
+                }
+              />
+              <span className="flex-1">
+                {sensor.words} <small className="text-soft">by the {ORIGINS[sensor.origin]}</small>
+              </span>
+              <span className="text-sm text-soft">
+                {sensor.sensors.length > 0
+                  ? `read as ${sensor.sensors.map((s) => setup.model.sensors?.[s]?.label ?? s).join(', ')}`
+                  : 'read by no sensor of the model'}
+              </span>
+            </label>
+          </li>
+        ))}
+      </ul>
+      <section aria-labelledby="reasons" aria-live="polite" className="mt-4 max-w-3xl">
+        {ticked !== null && reasons.data && (
+          <>
+            <h2 id="reasons" className="text-lg font-bold">
+              {reasons.data.length === 0
+                ? 'All that should be there was found'
+                : `Found ${found.length} of ${expected.length}: what may be behind it, the likeliest first`}
+            </h2>
+            <ol className="list-decimal pl-6">
+              {reasons.data.map((reason) => (
+                <li key={reason.words} className="py-1">
+                  {reason.words}{' '}
+                  <Link className="font-semibold whitespace-nowrap underline" to={`/craft/${id}/${reason.station}`}>
+                    {STATION_NAMES[reason.station]}
+                  </Link>
+                </li>
+              ))}
+            </ol>
+          </>
+        )}
+      </section>
+    </>
+  );
+}

@@ -1,0 +1,62 @@
+import { expect, test } from './fixtures';
+
+test('why only the sensors of the receiver are there is found, and put right, with the keyboard', async ({ craft }) => {
+  const page = await craft('sandpiper', 'return');
+  await expect(page.getByTestId('heard-voltage')).toHaveText('25.2 V');
+  await page.getByRole('button', { name: 'Change: Board' }).press('Enter');
+  await page.getByLabel('It reports').selectOption({ label: 'not at all: it is off' });
+  await expect(page.getByText("The board's telemetry is off.").first()).toBeVisible();
+  await page.getByRole('tab', { name: 'Search' }).click();
+  await page.getByRole('button', { name: 'Search on the bench' }).press('Enter');
+  const reasons = page.getByRole('region', { name: /^Found 4 of 10/ });
+  await expect(reasons.getByRole('listitem').first()).toContainText("The board's telemetry is off.");
+  // What is found by hand is told likewise: nothing at all is a matter of the link.
+  await page.getByRole('button', { name: 'It found nothing' }).press('Enter');
+  await expect(
+    page
+      .getByRole('region', { name: /^Found 0 of 10/ })
+      .getByRole('listitem')
+      .first(),
+  ).toContainText('There is no link');
+  const finding = page.getByRole('article').filter({ hasText: 'Flight battery is used, and does not come' });
+  await finding.getByRole('button', { name: /^The board reports/ }).press('Enter');
+  await expect(finding).toHaveCount(0);
+  await page.getByRole('button', { name: 'Search on the bench' }).press('Enter');
+  await expect(page.getByRole('heading', { name: 'All that should be there was found' })).toBeVisible();
+});
+
+test('a battery alarm is built by answering, speaks on the bench as the battery empties, and is silent again', async ({
+  craft,
+}) => {
+  const page = await craft('wren', 'model?part=ready-made');
+  await page.getByRole('button', { name: /^Battery alarm/ }).click();
+  await page.getByLabel('Low below, for each cell').fill('3.5');
+  await expect(page.getByText('Low below 14 V: 4 × 3.5 V.')).toBeVisible();
+  await page.getByRole('button', { name: 'Build it' }).click();
+  await page.getByRole('link', { name: /^Return/ }).press('Enter');
+  await page.getByRole('tab', { name: 'Battery' }).click();
+  await page.getByLabel('Charge left').press('Home');
+  const said = page.getByRole('log').getByText(/^Battery 13\.\d volts/);
+  await expect(said.first()).toBeAttached({ timeout: 20_000 });
+  await expect(page.getByTestId('at-return')).toHaveText(/^13\.\d+V$/);
+  await page.getByLabel('Charge left').press('End');
+  await expect(page.getByTestId('at-return')).toHaveText(/^17\.\d+V$/);
+});
+
+test('telemetry that stays away is told with the age of what came last', async ({ craft }) => {
+  const page = await craft('sandpiper', 'return');
+  const row = page.getByRole('listitem').filter({ has: page.getByTestId('heard-voltage') });
+  await expect(row).toContainText('at most 0.32 s old');
+  await page.keyboard.press('Control+.');
+  await page.keyboard.press('l');
+  await expect(row).toContainText('missed');
+  await expect(row).toContainText(/[2-9] s old, missed/, { timeout: 20_000 });
+  await page.keyboard.press('l');
+  await expect(row).toContainText('at most 0.32 s old');
+  // A reading that is held stays until it is let go.
+  const slider = page.getByLabel('Flight battery at the craft');
+  await slider.press('Home');
+  await expect(page.getByTestId('heard-voltage')).toHaveText('0.0 V');
+  await page.getByRole('button', { name: 'Let go of Flight battery' }).press('Enter');
+  await expect(page.getByTestId('heard-voltage')).toHaveText('25.2 V');
+});
