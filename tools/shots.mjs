@@ -140,6 +140,13 @@ const VIEWS = [
     },
   },
   {
+    name: 'return',
+    path: '/craft/sandpiper/return',
+    main: true,
+    prepare: (page) => page.getByText('at most 0.32 s old').first().waitFor(),
+  },
+  { name: 'return-battery', path: '/craft/sandpiper/return?part=battery' },
+  {
     name: 'sticks',
     path: '/craft/sandpiper/board?part=measure',
     prepare: (page) => page.getByRole('button', { name: 'Real sticks' }).click(),
@@ -147,7 +154,6 @@ const VIEWS = [
   {
     name: 'sweep',
     path: '/craft/sandpiper/board?part=measure',
-    main: true,
     prepare: async (page) => {
       await page.getByRole('button', { name: 'Read all at once' }).click();
       await page.getByText('Everything is known.').waitFor();

@@ -52,7 +52,7 @@ test('where figures come from is told, well founded or not', async ({ page, app 
   await page.getByRole('link', { name: 'Where figures come from' }).click();
   await expect(page.getByText('The edges of a band move in steps of')).toBeVisible();
   await page.getByRole('radio', { name: /published/ }).check();
-  await expect(page.getByRole('definition')).toHaveText([/299792458 m\/s/, /BIPM/]);
+  await expect(page.getByRole('definition')).toHaveText([/299792458 m\/s/, /BIPM/, /304.8 mm/, /SP 811/]);
 });
 
 /** What sticks out of the window and can be scrolled to nowhere. */

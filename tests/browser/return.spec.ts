@@ -18,8 +18,8 @@ test('why only the sensors of the receiver are there is found, and put right, wi
       .getByRole('listitem')
       .first(),
   ).toContainText('There is no link');
-  const finding = page.getByRole('article').filter({ hasText: 'Flight battery is used, and does not come' });
-  await finding.getByRole('button', { name: /^The board reports/ }).press('Enter');
+  const finding = page.getByRole('article').filter({ hasText: '2 readings that are used do not come' });
+  await finding.getByRole('button', { name: 'Put all 2 right' }).press('Enter');
   await expect(finding).toHaveCount(0);
   await page.getByRole('button', { name: 'Search on the bench' }).press('Enter');
   await expect(page.getByRole('heading', { name: 'All that should be there was found' })).toBeVisible();
@@ -36,7 +36,7 @@ test('a battery alarm is built by answering, speaks on the bench as the battery 
   await page.getByRole('link', { name: /^Return/ }).press('Enter');
   await page.getByRole('tab', { name: 'Battery' }).click();
   await page.getByLabel('Charge left').press('Home');
-  const said = page.getByRole('log').getByText(/^Battery 13\.\d volts/);
+  const said = page.getByRole('log').getByText(/Battery 13\.\d volts/);
   await expect(said.first()).toBeAttached({ timeout: 20_000 });
   await expect(page.getByTestId('at-return')).toHaveText(/^13\.\d+V$/);
   await page.getByLabel('Charge left').press('End');
@@ -59,4 +59,21 @@ test('telemetry that stays away is told with the age of what came last', async (
   await expect(page.getByTestId('heard-voltage')).toHaveText('0.0 V');
   await page.getByRole('button', { name: 'Let go of Flight battery' }).press('Enter');
   await expect(page.getByTestId('heard-voltage')).toHaveText('25.2 V');
+});
+
+test('a range check shortens what the link reaches, and a warning that came with the loss is put right', async ({
+  craft,
+}) => {
+  const page = await craft('gannet', 'air');
+  await expect(page.getByRole('heading', { name: 'The surroundings take 46 dB' })).toBeVisible();
+  const late = page.getByRole('article').filter({ hasText: '“Signal weak” comes with the loss' });
+  await expect(late).toContainText('4 s at 15 m/s');
+  await late.getByRole('button').first().press('Enter');
+  await expect(late).toHaveCount(0);
+  await page.getByRole('button', { name: 'Forget it' }).press('Enter');
+  await expect(page.getByText(/Reckon with the first warning at .* is the upper bound, in free space/)).toBeVisible();
+  await page.getByLabel('at a distance of').fill('2000');
+  await page.getByLabel('at a distance of').press('Enter');
+  await page.getByRole('button', { name: 'Reckon with that' }).press('Enter');
+  await expect(page.getByText(/^First warning at 2 km/)).toBeVisible();
 });

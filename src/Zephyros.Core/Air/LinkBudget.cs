@@ -3,7 +3,7 @@ using Zephyros.Core.Units;
 namespace Zephyros.Core.Air;
 
 /// <summary>How far a radio link should reach: power and gains less the loss on the way, against what the receiver still understands.</summary>
-/// <remarks>Free space only: no ground, no trees, no body between the antennas. What is left in decibels is the margin. That a packet is
+/// <remarks>Free space, less what a range check found that ground, trees and bodies take. What is left in decibels is the margin. That a packet is
 /// lost with the probability 1/(1 + e^(margin/1.5 dB)) is our own model; no published law ties link quality to margin.</remarks>
 public sealed record LinkBudget
 {
@@ -25,6 +25,15 @@ public sealed record LinkBudget
         Unit = "dB"
     )]
     private const double Spread = 1.5;
+
+    [Figure(
+        Station.Air,
+        "Where no range check was made, the surroundings are taken to cost",
+        ProvenanceKind.OwnAssumption,
+        Note = "a tenth of the distance in free space"
+    )]
+    private static readonly Decibels UsualAllowance = new(20);
+
     private const int Points = 61;
     private const double Nearest = 0.01;
 
@@ -83,6 +92,9 @@ public sealed record LinkBudget
     /// <summary>Where the urgent warning comes.</summary>
     public required LinkPoint Urgent { get; init; }
 
+    /// <summary>How far the first warning is to be reckoned with; the same as <see cref="Warning"/> once a range check was made.</summary>
+    public required Kilometres Practical { get; init; }
+
     /// <summary>Where no margin is left; by our model half of the packets arrive there.</summary>
     public required LinkPoint Half { get; init; }
 
@@ -91,8 +103,7 @@ public sealed record LinkBudget
     {
         var (power, sensitivity) = Ends(link);
         LinkPoint At(double kilometres) => Point(link, new Kilometres(kilometres));
-        LinkPoint Where(Percent quality) =>
-            At(Distance(link, power.Value + link.AntennaGains.Value - sensitivity.Value - MarginAt(quality).Value));
+        LinkPoint Where(Percent quality) => At(Reach(link, MarginAt(quality)).Value);
         var (warning, urgent) = (Where(link.WarnBelow), Where(link.UrgentBelow));
         var farthest = Math.Max(urgent.Distance.Value * 2, Nearest * 10);
         return new LinkBudget
@@ -102,6 +113,7 @@ public sealed record LinkBudget
             IsUsualSensitivity = link.Sensitivity is null,
             Warning = warning,
             Urgent = urgent,
+            Practical = PracticalReach(link, MarginAt(link.WarnBelow)),
             Half = Where(new Percent(50)),
             Course =
             [
@@ -144,13 +156,45 @@ public sealed record LinkBudget
     public static LinkPoint Point(LinkSettings link, Kilometres distance)
     {
         var (power, sensitivity) = Ends(link);
-        var strength = power.Value + link.AntennaGains.Value - FreeSpaceLoss(link.Frequency, distance).Value;
+        var strength =
+            power.Value
+            + link.AntennaGains.Value
+            - FreeSpaceLoss(link.Frequency, distance).Value
+            - (link.Allowance?.Value ?? 0);
         var margin = new Decibels(strength - sensitivity.Value);
         return new LinkPoint(distance, margin, new DecibelMilliwatts(strength), QualityAt(margin));
     }
 
     private static (DecibelMilliwatts Power, DecibelMilliwatts Sensitivity) Ends(LinkSettings link) =>
         (new DecibelMilliwatts(10 * Math.Log10(link.Power.Value)), link.Sensitivity ?? Usual(link.PacketRate));
+
+    /// <summary>The distance at which a margin is left: with what a range check measured, else in free space.</summary>
+    public static Kilometres Reach(LinkSettings link, Decibels margin)
+    {
+        var (power, sensitivity) = Ends(link);
+        return new(
+            Distance(
+                link,
+                power.Value + link.AntennaGains.Value - sensitivity.Value - margin.Value - (link.Allowance?.Value ?? 0)
+            )
+        );
+    }
+
+    /// <summary>The same as it is to be reckoned with: where no range check was made, the surroundings take their usual share.</summary>
+    public static Kilometres PracticalReach(LinkSettings link, Decibels margin) =>
+        Reach(link.Allowance is null ? link with { Allowance = UsualAllowance } : link, margin);
+
+    /// <summary>What the surroundings cost when a range check found a margin's distance shorter than free space has it: 20 log10 of the
+    /// ratio.</summary>
+    /// <param name="link">The link, with the power of the check.</param>
+    /// <param name="margin">The margin at the place.</param>
+    /// <param name="measured">The distance there, more than 0.</param>
+    /// <returns>0 where it was farther than free space: the figures of the link are wrong then.</returns>
+    public static Decibels AllowanceOf(LinkSettings link, Decibels margin, Kilometres measured)
+    {
+        var computed = Reach(link with { Allowance = null }, margin);
+        return new(Math.Max(0, 20 * Math.Log10(computed.Value / measured.Value)));
+    }
 
     // The distance at which free space loses so many decibels.
     private static double Distance(LinkSettings link, double loss) =>

@@ -62,6 +62,11 @@ public sealed record LinkSettings
     [Range(-30, 40)]
     public Decibels AntennaGains { get; init; }
 
+    /// <summary>What ground, trees and bodies take besides free space, as a range check measured it; null while none was made.</summary>
+    [Description("What the surroundings take besides free space, in decibels, as a range check measured it.")]
+    [Range(0, 80)]
+    public Decibels? Allowance { get; init; }
+
     /// <summary>The weakest signal that the receiver still understands; null for the usual one at the packet rate.</summary>
     [Description(
         "The weakest signal that the receiver still understands; without one, the usual one at the packet rate."

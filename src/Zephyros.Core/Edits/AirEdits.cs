@@ -59,4 +59,22 @@ public static class AirEdits
         ImmutableDictionary<ChannelNumber, Microseconds> presets,
         int channels
     ) => presets.Where(p => p.Key.Value <= channels).ToImmutableDictionary();
+
+    /// <summary>Takes over what a range check found: at a distance so many packets came, which free space would bring much farther.</summary>
+    /// <param name="setup">The setup, with the power of the check.</param>
+    /// <param name="quality">The share of packets that came, more than 0 and less than 100 %.</param>
+    /// <param name="measured">The distance, more than 0.</param>
+    public static SetupEdit RangeChecked(Setup setup, Percent quality, Kilometres measured)
+    {
+        var allowance = LinkBudget.AllowanceOf(setup.Air, LinkBudget.MarginAt(quality), measured);
+        var whole = new Decibels(Math.Round(allowance.Value, 1));
+        return SetupEdit.Between(
+            $"Range check: the surroundings take {whole}",
+            setup,
+            setup with
+            {
+                Air = setup.Air with { Allowance = whole },
+            }
+        );
+    }
 }

@@ -46,6 +46,11 @@ internal static class LinkEndpoints
             .WithName("PutQualityOnChannel")
             .Accepts<QualityRequest>("application/json")
             .Changes();
+        setups
+            .MapPut("/{id}/range-check", RangeCheckAsync)
+            .WithName("PutRangeCheck")
+            .Accepts<RangeCheckRequest>("application/json")
+            .Changes();
         setups.MapGet("/{id}/binds", Binds).WithName("ListBinds").Finds<BindView[]>();
         setups
             .MapPost("/{id}/binds", RecordAsync)
@@ -131,6 +136,23 @@ internal static class LinkEndpoints
         if (profile is null || wish.Mode >= profile.Modes.Length)
             return Problem.NotFound($"There is no mode {wish.Mode} of a profile \"{wish.Profile}\".");
         return saving.Edit(context, id, setup => AirEdits.UseProfile(setup, profile, profile.Modes[wish.Mode]));
+    }
+
+    private static async Task<IResult> RangeCheckAsync(
+        HttpContext context,
+        string id,
+        Saving saving,
+        CancellationToken cancel
+    )
+    {
+        var (found, problem) = await RequestBody.ReadAsync<RangeCheckRequest>(context.Request, cancel);
+        return found is null
+            ? problem!
+            : saving.Edit(
+                context,
+                id,
+                setup => AirEdits.RangeChecked(setup, new Percent(found.Quality), new Kilometres(found.Metres / 1000))
+            );
     }
 
     private static async Task<IResult> QualityAsync(

@@ -20,7 +20,7 @@ public sealed class ForkTests
     {
         var controls = bench.Setup.Transmitter.Controls.OrderBy(c => c.Key, StringComparer.Ordinal).ToArray();
         var (id, control) = controls[happens % controls.Length];
-        switch (happens % 11)
+        switch (happens % 13)
         {
             case 0:
                 bench.SetLink(!bench.Link);
@@ -48,6 +48,13 @@ public sealed class ForkTests
                     new Reading(happens % 100)
                 );
                 break;
+            case 7:
+                bench.PutBattery(new Percent(happens % 101));
+                break;
+            case 8 when bench.Setup.Model.Sensors.Count > 0:
+                bench.Release(bench.Setup.Model.Sensors.Keys.Order(StringComparer.Ordinal).First());
+                bench.ResetExtremes();
+                break;
             default:
                 var settings = control
                     .NamedPositions.Select(p => p.Setting)
@@ -55,7 +62,7 @@ public sealed class ForkTests
                     .Append(0)
                     .Append(1)
                     .Append(60);
-                bench.Move(id, settings.ElementAt(happens / 11 % settings.Count()));
+                bench.Move(id, settings.ElementAt(happens / 13 % settings.Count()));
                 break;
         }
     }

@@ -131,9 +131,15 @@ public sealed partial class FindingRuleTests
             Examination.Of(Demo.Wren).Select(f => f.Key).Order(StringComparer.Ordinal)
         );
         // Half-way through its adaptation: order, a direction and ends are not put right yet, the arm switch is not where the board
-        // looks, and there are leftovers of the copy.
+        // looks, there are leftovers of the copy, and the warning of a weak signal comes with its loss.
         Assert.Equal(
-            ["arm-switch-not-reaching:arm", "channel-order", "stick-reversed:yaw", "travel-off"],
+            [
+                "arm-switch-not-reaching:arm",
+                "channel-order",
+                "stick-reversed:yaw",
+                "travel-off",
+                "warning-with-loss:signal-weak",
+            ],
             Examination
                 .Of(Demo.Gannet)
                 .Select(f => f.Key)

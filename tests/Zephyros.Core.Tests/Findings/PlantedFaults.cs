@@ -136,6 +136,7 @@ internal static class PlantedFaults
                     Accuracy = new Reading(0.1),
                 }
             ),
+            ["warning-with-loss:signal-low"] = ReturnFaults.Weak(40, 44),
             ["flight-states-reach-nothing"] = Full.WithChannel("mode", c => c with { Steps = c.Steps.Remove("state") }),
             ["flight-state-unreached:practice"] = Full.WithStates(
                     ("cruise", null),
@@ -313,6 +314,23 @@ internal static class PlantedFaults
                     "beeper",
                     "mix",
                     new AddStep { Order = 99, With = Build.With(new ChannelSource { Channel = "spare" }, 1) }
+                ),
+            ["a warning ten seconds before the loss"] = ReturnFaults.Weak(75, 44),
+            ["an early warning beside a late one"] = ReturnFaults
+                .Weak(75, 44)
+                .WithCondition("late", Sensed("quality", Relation.Below, 20))
+                .InModel(m =>
+                    m with
+                    {
+                        Announcements = m.Announcements.Add(
+                            "late",
+                            m.Announcements["signal-low"] with
+                            {
+                                When = "late",
+                                Says = "Late",
+                            }
+                        ),
+                    }
                 ),
             ["an alarm as it should be"] = ReturnFaults.Right,
             ["an alarm just above what the way home needs"] = ReturnFaults.At(21.95),

@@ -61,6 +61,27 @@ internal static class ReturnFaults
                 )
             );
 
+    /// <summary>A warning of a weak link at a quality, where a range check found that the surroundings take so many decibels.</summary>
+    public static Setup Weak(double below, double allowance) =>
+        Right
+            .WithAir(a => a with { Allowance = new(allowance) })
+            .WithCondition("signal-low", PlantedFaults.Sensed("quality", Relation.Below, below))
+            .InModel(m =>
+                m with
+                {
+                    Announcements = m.Announcements.Add(
+                        "signal-low",
+                        new Announcement
+                        {
+                            Says = "Signal low",
+                            About = AnnouncementSubject.Other,
+                            When = "signal-low",
+                            Every = new(3000),
+                        }
+                    ),
+                }
+            );
+
     public static Setup Silent(ReportWay? way) => Right.WithBoard(b => b with { Reports = way });
 
     public static Setup Equipped(Func<BoardEquipment, BoardEquipment> change) =>

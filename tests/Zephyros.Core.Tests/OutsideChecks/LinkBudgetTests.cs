@@ -1,4 +1,5 @@
 using Zephyros.Core.Air;
+using Zephyros.Core.Units;
 
 namespace Zephyros.Core.Tests.OutsideChecks;
 
@@ -49,6 +50,30 @@ public sealed class LinkBudgetTests
         Assert.All(
             budget.Course.Zip(budget.Course.Skip(1)),
             pair => Assert.True(pair.First.Margin.Value > pair.Second.Margin.Value)
+        );
+    }
+
+    // ITU-R P.525 by hand: 2440 MHz over 1 km lose 32.4478 + 20 log10 2440 = 100.196 dB. 20 dB more are a tenth of the distance, and
+    // doubling it costs 6.02 dB; a range check at a tenth of the computed distance gives those 20 dB back.
+    [Fact]
+    public void What_a_range_check_measures_shortens_every_distance_alike()
+    {
+        var free = Demo.Sandpiper.Air with { Frequency = new(2440), Allowance = null };
+        Assert.Equal(100.196, LinkBudget.FreeSpaceLoss(new(2440), new(1)).Value, 3);
+        var margin = LinkBudget.MarginAt(new Percent(75));
+        var computed = LinkBudget.Reach(free, margin);
+        var tenth = new Kilometres(computed.Value / 10);
+        Assert.Equal(20, LinkBudget.AllowanceOf(free, margin, tenth).Value, 9);
+        var measured = free with { Allowance = new(20) };
+        Assert.Equal(tenth.Value, LinkBudget.Reach(measured, margin).Value, 9);
+        Assert.Equal(75, LinkBudget.Point(measured, tenth).Quality.Value, 6);
+        Assert.Equal(tenth.Value, LinkBudget.PracticalReach(free, margin).Value, 9);
+        Assert.Equal(tenth.Value, LinkBudget.PracticalReach(measured, margin).Value, 9);
+        Assert.Equal(0, LinkBudget.AllowanceOf(free, margin, new(computed.Value * 2)).Value);
+        Assert.Equal(
+            tenth.Value / 2,
+            LinkBudget.Reach(free with { Allowance = new(20 + 20 * Math.Log10(2)) }, margin).Value,
+            9
         );
     }
 }

@@ -35,6 +35,8 @@ export interface Changes {
   useProfile: (profile: string, mode: number) => Promise<unknown>;
   /** Puts the signal quality onto a channel. */
   putQuality: (way: 'receiver' | 'transmitter', channel: number, sensor?: string) => Promise<unknown>;
+  /** Takes over what a range check found: at so many metres so many percent of the packets came. */
+  putRangeCheck: (quality: number, metres: number) => Promise<unknown>;
   /** What taking a thing out means; null when that could not be asked. */
   removalOf: (place: string) => Promise<Removal | null>;
   /** Goes back to what a revision was. */
@@ -140,6 +142,8 @@ export function useChanges(id: string): Changes {
       run((current) => answer(api.PUT('/api/setups/{id}/link-profile', { ...at(current), body: { profile, mode } }))),
     putQuality: (way, channel, sensor) =>
       run((current) => answer(api.PUT('/api/setups/{id}/quality', { ...at(current), body: { way, channel, sensor } }))),
+    putRangeCheck: (quality, metres) =>
+      run((current) => answer(api.PUT('/api/setups/{id}/range-check', { ...at(current), body: { quality, metres } }))),
     removalOf: async (place) => {
       try {
         // What is being saved comes first.

@@ -8,7 +8,13 @@ type Link = SetupView['link'];
 const [WIDTH, HEIGHT, LEFT, ABOVE, BELOW] = [720, 210, 46, 10, 24];
 
 /** How much the signal is stronger than needed, against distance: where the warnings belong and where it ends. */
-export function LinkChart({ link }: { link: Link }) {
+export function LinkChart({
+  link,
+  checked,
+}: {
+  link: Link;
+  /** True once a range check was made. */ checked: boolean;
+}) {
   const { course, warning, urgent } = link;
   const craft = useBenchState((s) => s.message?.snapshot.air ?? null);
   const nearest = course[0]!.distance;
@@ -22,8 +28,9 @@ export function LinkChart({ link }: { link: Link }) {
   return (
     <figure className="mb-5 max-w-4xl" aria-labelledby="reach">
       <figcaption id="reach" className="text-lg font-bold">
-        In free space: first warning at {distance(warning.distance)}, half of the packets lost at{' '}
-        {distance(link.half.distance)}
+        {checked
+          ? `First warning at ${distance(warning.distance)}, half of the packets lost at ${distance(link.half.distance)}`
+          : `Reckon with the first warning at ${distance(link.practical)}; ${distance(warning.distance)} is the upper bound, in free space`}
       </figcaption>
       <p className="max-w-[75ch] text-soft">
         {figure(link.power, 1)} dBm against {figure(link.sensitivity, 0)} dBm

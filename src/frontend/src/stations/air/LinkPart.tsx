@@ -8,6 +8,7 @@ import { SelectField } from '../../ui/SelectField';
 import { TextField } from '../../ui/TextField';
 import { DistanceField } from './DistanceField';
 import { LinkChart } from './LinkChart';
+import { RangeCheck } from './RangeCheck';
 import { ModuleTable } from './ModuleTable';
 import { SystemFields } from './SystemFields';
 
@@ -79,7 +80,8 @@ export function LinkPart({ id, setup, view, changes }: Props) {
           {number('urgentBelow', ['Urgent below', '% of packets', 50], 1)}
         </div>
       </LookAtDrafts>
-      <LinkChart link={view.link} />
+      <RangeCheck setup={setup} changes={changes} />
+      <LinkChart link={view.link} checked={setup.air.allowance !== undefined && setup.air.allowance !== null} />
       <DistanceField link={view.link} />
     </>
   );
