@@ -43,6 +43,29 @@ test('a battery alarm is built by answering, speaks on the bench as the battery 
   await expect(page.getByTestId('at-return')).toHaveText(/^17\.\d+V$/);
 });
 
+test('what the transmitter announces is spoken by the browser’s voice, and nothing that was said before', async ({
+  craft,
+}) => {
+  const page = await craft('wren');
+  await page.evaluate(() => {
+    const spoken: string[] = [];
+    Object.assign(window, { spoken });
+    speechSynthesis.speak = (words) => void spoken.push(words.text);
+  });
+  const spoken = () => page.evaluate(() => (window as unknown as { spoken: string[] }).spoken);
+  const unfold = page.getByRole('button', { name: 'Unfold' });
+  if (await unfold.isVisible()) await unfold.press('Enter');
+  await page.keyboard.press('Control+.');
+  await page.keyboard.press('1');
+  await expect(page.getByRole('log')).toContainText('“Armed”');
+  expect(await spoken()).toEqual([]);
+  await page.getByRole('button', { name: 'Voice' }).press('Enter');
+  await page.keyboard.press('Control+.');
+  await page.keyboard.press('1');
+  await expect.poll(spoken).toContain('Disarmed');
+  expect(await spoken()).not.toContain('Armed');
+});
+
 test('telemetry that stays away is told with the age of what came last', async ({ craft }) => {
   const page = await craft('sandpiper', 'return');
   const row = page.getByRole('listitem').filter({ has: page.getByTestId('heard-voltage') });

@@ -315,9 +315,9 @@ internal static class PlantedFaults
                     "mix",
                     new AddStep { Order = 99, With = Build.With(new ChannelSource { Channel = "spare" }, 1) }
                 ),
-            ["a warning ten seconds before the loss"] = ReturnFaults.Weak(75, 44),
+            ["a warning ten seconds before the loss"] = ReturnFaults.Weak(75, 38),
             ["an early warning beside a late one"] = ReturnFaults
-                .Weak(75, 44)
+                .Weak(75, 38)
                 .WithCondition("late", Sensed("quality", Relation.Below, 20))
                 .InModel(m =>
                     m with

@@ -1,4 +1,4 @@
-import { ChevronDown, ChevronUp, Gamepad2, History } from 'lucide-react';
+import { ChevronDown, ChevronUp, Gamepad2, History, Volume2, VolumeX } from 'lucide-react';
 import clsx from 'clsx';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { useFolded } from '../ui/useFolded';
@@ -18,6 +18,7 @@ import { findUse } from './uses';
 import { useRealSticks } from './gamepad/useRealSticks';
 import { HoldButton } from './HoldButton';
 import { LastMinute } from './LastMinute';
+import { HAS_VOICE, useVoice } from './useVoice';
 import { Stick } from './Stick';
 import { SwitchTile } from './SwitchTile';
 
@@ -49,6 +50,7 @@ export function Dock({ transmitter, controls, uses, onStandBack }: Props) {
   const away = useAwaySince() !== null;
   const sticks = useRealSticks(transmitter, controls);
   const [teaching, setTeaching] = useState(false);
+  const [voice, speak] = useVoice();
 
   const onKeyDown = (event: KeyboardEvent) => {
     // A slider under the focus takes its own keys.
@@ -123,6 +125,18 @@ export function Dock({ transmitter, controls, uses, onStandBack }: Props) {
         <OpenDock controls={controls} uses={uses} live={live} connected={connection === 'live'} />
       )}
       <div className={clsx('absolute right-2 bottom-1.5 flex gap-1', folded && 'flex-col-reverse max-md:flex-row')}>
+        {!folded && HAS_VOICE && (
+          <button
+            type="button"
+            aria-pressed={voice}
+            title="Speak what the transmitter announces, with the browser's voice"
+            className={CORNER}
+            onClick={() => speak(!voice)}
+          >
+            {voice ? <Volume2 size={14} aria-hidden /> : <VolumeX size={14} aria-hidden />}
+            Voice
+          </button>
+        )}
         {!folded && (
           <button
             type="button"

@@ -66,6 +66,8 @@ export function useReturnStop(setup: Setup, ways: Readonly<Record<string, Sensor
   const stop = { station: 'return', unit: '', mark: 'ended', working: [] as string[] } as const;
   if (sensor === null) return { ...stop, figure: '–', note: 'no sensor' };
   const { label, unit = '' } = setup.model.sensors![sensor]!;
+  // What came before it was kept from coming is no reading of now.
+  if (ways[sensor]?.obstacle) return { ...stop, figure: '–', note: `${label} does not come` };
   if (words === null) return { ...stop, figure: '–', note: `${label}: nothing came` };
   const bare = unit !== '' && words.endsWith(` ${unit}`) ? words.slice(0, -unit.length - 1) : words;
   return {

@@ -80,8 +80,8 @@ export function LinkPart({ id, setup, view, changes }: Props) {
           {number('urgentBelow', ['Urgent below', '% of packets', 50], 1)}
         </div>
       </LookAtDrafts>
-      <RangeCheck setup={setup} changes={changes} />
       <LinkChart link={view.link} checked={setup.air.allowance !== undefined && setup.air.allowance !== null} />
+      <RangeCheck setup={setup} changes={changes} />
       <DistanceField link={view.link} />
     </>
   );

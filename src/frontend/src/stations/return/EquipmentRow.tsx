@@ -41,7 +41,9 @@ export function EquipmentRow({ setup, changes }: { setup: Setup; changes: Change
             : 'Nothing is written down of what it measures. '}
           {way === UNKNOWN
             ? 'How its reports come to the receiver was not looked at; here they are taken to come.'
-            : `It reports ${WAYS.find((w) => w.value === way)?.label}.`}
+            : way === 'off'
+              ? 'Its telemetry is off: nothing of it comes.'
+              : `It reports ${WAYS.find((w) => w.value === way)?.label}.`}
         </>
       }
       open={open}

@@ -89,7 +89,10 @@ function Heard({ id, way }: Pick<Props, 'id' | 'way'>) {
   return (
     <b
       data-testid={`heard-${id}`}
-      className={clsx('font-mono text-[1.35rem] whitespace-nowrap', (words === null || missed) && 'text-soft')}
+      className={clsx(
+        'font-mono text-[1.35rem] whitespace-nowrap',
+        (words === null || missed || way?.obstacle) && 'text-soft',
+      )}
     >
       {words ?? '–'}
     </b>
