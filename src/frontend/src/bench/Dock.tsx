@@ -122,21 +122,16 @@ export function Dock({ transmitter, controls, uses, onStandBack }: Props) {
       {folded ? (
         <BenchStrip controls={controls} uses={uses} live={live} connected={connection === 'live'} />
       ) : (
-        <OpenDock controls={controls} uses={uses} live={live} connected={connection === 'live'} />
+        <OpenDock
+          controls={controls}
+          uses={uses}
+          live={live}
+          connected={connection === 'live'}
+          voice={voice}
+          onSpeak={speak}
+        />
       )}
       <div className={clsx('absolute right-2 bottom-1.5 flex gap-1', folded && 'flex-col-reverse max-md:flex-row')}>
-        {!folded && HAS_VOICE && (
-          <button
-            type="button"
-            aria-pressed={voice}
-            title="Speak what the transmitter announces, with the browser's voice"
-            className={CORNER}
-            onClick={() => speak(!voice)}
-          >
-            {voice ? <Volume2 size={14} aria-hidden /> : <VolumeX size={14} aria-hidden />}
-            Voice
-          </button>
-        )}
         {!folded && (
           <button
             type="button"
@@ -182,12 +177,33 @@ export function Dock({ transmitter, controls, uses, onStandBack }: Props) {
 const CORNER =
   'flex min-h-7 items-center gap-1 rounded border border-deep-line bg-deep px-1.5 text-xs max-md:min-h-11 aria-pressed:border-deep-ink';
 
+interface VoiceProps {
+  /** True while the browser speaks what is announced. */
+  voice: boolean;
+  onSpeak: (on: boolean) => void;
+}
+
+function VoiceToggle({ voice, onSpeak }: VoiceProps) {
+  const Icon = voice ? Volume2 : VolumeX;
+  return (
+    <button
+      type="button"
+      aria-pressed={voice}
+      title="Speak what the transmitter announces, with the browser's voice"
+      className={clsx(CORNER, '-my-1')}
+      onClick={() => onSpeak(!voice)}
+    >
+      <Icon size={14} aria-hidden /> Voice
+    </button>
+  );
+}
+
 /** More switches than these go into a second row. */
 const SWITCHES_IN_A_ROW = 10;
 
 const TRAVELLING: ControlView['kind'][] = ['dial', 'slider', 'input'];
 
-function OpenDock({ controls, uses, live, connected }: BenchParts) {
+function OpenDock({ controls, uses, live, connected, voice, onSpeak }: BenchParts & VoiceProps) {
   const axis = (right: boolean, vertical: boolean) =>
     controls.find((c) => c.place?.rightHand === right && c.place.vertical === vertical);
   const sticks = (['left', 'right'] as const).map((hand) => ({
@@ -242,7 +258,7 @@ function OpenDock({ controls, uses, live, connected }: BenchParts) {
       <DockPart title="Around the craft">
         <CraftToggles />
       </DockPart>
-      <DockPart title="The board says">
+      <DockPart title="The board says" end={HAS_VOICE && <VoiceToggle voice={voice} onSpeak={onSpeak} />}>
         <BoardSays />
       </DockPart>
     </fieldset>
@@ -253,22 +269,28 @@ function DockPart({
   title,
   keys = [],
   hint,
+  end,
   children,
 }: {
   title: string;
   keys?: string[];
   hint?: string;
+  /** What stands at the end of its title. */
+  end?: React.ReactNode;
   children: React.ReactNode;
 }) {
   return (
     <div className="flex min-w-0 flex-col px-3 pt-2 pb-3">
-      <h2 className="mb-1.5 flex gap-2 text-[0.8rem] font-semibold text-deep-soft">
-        {title}
-        {keys.map((key) => (
-          <Key key={key}>{key}</Key>
-        ))}
-        {hint && <span className="font-normal">{hint}</span>}
-      </h2>
+      <div className="mb-1.5 flex justify-between">
+        <h2 className="flex gap-2 text-[0.8rem] font-semibold text-deep-soft">
+          {title}
+          {keys.map((key) => (
+            <Key key={key}>{key}</Key>
+          ))}
+          {hint && <span className="font-normal">{hint}</span>}
+        </h2>
+        {end}
+      </div>
       {children}
     </div>
   );
