@@ -150,6 +150,9 @@ public sealed record LinkBudget
         return new DecibelMilliwatts(low.DBm + (share * (high.DBm - low.DBm)));
     }
 
+    /// <summary>The weakest signal that the receiver of a link still understands: its own figure, or the usual one.</summary>
+    public static DecibelMilliwatts SensitivityOf(LinkSettings link) => link.Sensitivity ?? Usual(link.PacketRate);
+
     /// <summary>What a link is like at a distance.</summary>
     /// <param name="link">The link.</param>
     /// <param name="distance">The distance, more than 0.</param>
@@ -166,7 +169,7 @@ public sealed record LinkBudget
     }
 
     private static (DecibelMilliwatts Power, DecibelMilliwatts Sensitivity) Ends(LinkSettings link) =>
-        (new DecibelMilliwatts(10 * Math.Log10(link.Power.Value)), link.Sensitivity ?? Usual(link.PacketRate));
+        (new DecibelMilliwatts(10 * Math.Log10(link.Power.Value)), SensitivityOf(link));
 
     /// <summary>The distance at which a margin is left: with what a range check measured, else in free space.</summary>
     public static Kilometres Reach(LinkSettings link, Decibels margin)

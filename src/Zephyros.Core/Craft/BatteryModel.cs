@@ -60,14 +60,6 @@ public sealed record BatteryModel(FlightBattery Battery, int Cells)
         };
     }
 
-    /// <summary>The throttle at which a current flows; the inverse of <see cref="Current"/> while there is thrust.</summary>
-    public Percent ThrottleAt(Amperes current)
-    {
-        var idle = Battery.FullCurrent.Value * IdleShare / 100;
-        var share = (current.Value - Standby.Value - idle) / (Battery.FullCurrent.Value - idle);
-        return new Percent(100 * Math.Pow(Math.Clamp(share, 0, 1), 1 / Rise));
-    }
-
     /// <summary>The charge that a current takes out in a time.</summary>
     public static MilliampHours Taken(Amperes current, TimeSpan time) => new(current.Value * 1000 * time.TotalHours);
 }

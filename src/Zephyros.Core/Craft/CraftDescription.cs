@@ -1,5 +1,6 @@
 using System.ComponentModel;
 using System.ComponentModel.DataAnnotations;
+using System.Text.Json.Serialization;
 
 namespace Zephyros.Core.Craft;
 
@@ -24,6 +25,10 @@ public sealed record CraftDescription
     /// <summary>The flight battery; null while it is not written down. The bench then has none, and a voltage is set there by hand.</summary>
     [Description("The flight battery; without it the bench has none, and a voltage is set there by hand.")]
     public FlightBattery? Battery { get; init; }
+
+    /// <summary>What its cells are made of; the usual while no battery is written down.</summary>
+    [JsonIgnore]
+    public CellChemistry Chemistry => Battery?.Chemistry ?? CellChemistry.LithiumPolymer;
 
     /// <summary>The longest way home that the pilot reckons with; null while none is written down.</summary>
     [Description("The longest way home that the pilot reckons with.")]

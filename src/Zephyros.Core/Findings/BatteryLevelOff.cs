@@ -20,7 +20,7 @@ public sealed class BatteryLevelOff : IFindingRule
     public IEnumerable<Finding> Examine(SignalPlan plan)
     {
         var craft = plan.Setup.Craft;
-        var chemistry = craft.Battery?.Chemistry ?? CellChemistry.LithiumPolymer;
+        var chemistry = craft.Chemistry;
         foreach (var low in BatteryTest.Of(plan.Setup, SensorOrigin.Board))
         {
             var cell = low.Test.Limit.Value / craft.Cells;

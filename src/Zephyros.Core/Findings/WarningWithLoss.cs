@@ -69,7 +69,7 @@ public sealed class WarningWithLoss : IFindingRule
 
     private static Decibels Margin(LinkSettings link, Sensor sensor, Reading limit) =>
         sensor.Measures == SensorSubject.Strength
-            ? new(limit.Value - (link.Sensitivity ?? LinkBudget.Usual(link.PacketRate)).Value)
+            ? new(limit.Value - LinkBudget.SensitivityOf(link).Value)
             : LinkBudget.MarginAt(new Percent(Math.Clamp(limit.Value, 0.1, 99.9)));
 
     private static IEnumerable<Fix> Fixes(
@@ -91,7 +91,7 @@ public sealed class WarningWithLoss : IFindingRule
         var limit = new Reading(
             Math.Ceiling(
                 sensor.Measures == SensorSubject.Strength
-                    ? margin.Value + (link.Sensitivity ?? LinkBudget.Usual(link.PacketRate)).Value
+                    ? margin.Value + LinkBudget.SensitivityOf(link).Value
                     : LinkBudget.QualityAt(margin).Value
             )
         );

@@ -49,11 +49,11 @@ public sealed class BatteryAlarm : IReadyMade
     public IReadOnlyList<Parameter> Parameters(Setup setup)
     {
         var sensors = SensorOptions.OrNew(setup, SensorLabel, s => s.Unit == "V");
-        var chemistry = setup.Craft.Battery?.Chemistry ?? CellChemistry.LithiumPolymer;
+        var chemistry = setup.Craft.Chemistry;
         return
         [
             new("sensor", "Voltage", ParameterKind.Choice, SensorOptions.First(sensors)) { Options = sensors },
-            new("level", "Low below, for each cell", ParameterKind.Number, Text(Level(setup.Craft, chemistry)))
+            new("level", "Low below, for each cell", ParameterKind.Number, Text(Level(setup.Craft)))
             {
                 Unit = "V",
                 Minimum = CellVoltages.Mask.Value,
@@ -100,7 +100,11 @@ public sealed class BatteryAlarm : IReadyMade
         var (limit, mask, over) = (Pack(level), Pack(CellVoltages.Mask.Value), Pack(level + release));
         var work = new Workshop(setup);
         if (sensor == SensorOptions.New)
-            sensor = work.Sensor(SensorLabel, SensorSubject.Voltage, Math.Ceiling(cells * FullCell(setup.Craft).Value));
+            sensor = work.Sensor(
+                SensorLabel,
+                SensorSubject.Voltage,
+                Math.Ceiling(cells * CellVoltages.Full(setup.Craft.Chemistry).Value)
+            );
         Test low = new AllTest { Of = [Reads(sensor, Relation.Above, mask), Reads(sensor, Relation.Below, limit)] };
         Test latched = new LatchTest
         {
@@ -127,17 +131,14 @@ public sealed class BatteryAlarm : IReadyMade
         Reading Pack(double cell) => new(Math.Round(cells * cell, 2, MidpointRounding.AwayFromZero));
     }
 
-    private static Volts FullCell(CraftDescription craft) =>
-        CellVoltages.Full(craft.Battery?.Chemistry ?? CellChemistry.LithiumPolymer);
-
     // What the trade lands at, or more where the way home needs it.
-    private static double Level(CraftDescription craft, CellChemistry chemistry)
+    private static double Level(CraftDescription craft)
     {
-        var land = CellVoltages.Land(chemistry).Value;
+        var land = CellVoltages.Land(craft.Chemistry).Value;
         if (NeededLead.Of(craft) is not { Share.Value: < 100 } lead)
             return land;
         var needed = Math.Round(Math.Ceiling(lead.Voltage.Value / craft.Cells / LevelStep) * LevelStep, 2);
-        return Math.Clamp(needed, land, FullCell(craft).Value);
+        return Math.Clamp(needed, land, CellVoltages.Full(craft.Chemistry).Value);
     }
 
     private static IEnumerable<string> LeadFacts(CraftDescription craft, Reading limit)

@@ -16,8 +16,8 @@ internal static class SensorOptions
                 .Select(s => new Option(s.Key, $"{s.Value.Label}: {s.Value.Measures.Words(s.Value.MeasuredBy)}")),
         ];
 
-    /// <summary>The option for a sensor that the model does not know yet.</summary>
-    public const string New = "new";
+    /// <summary>The option for a sensor that the model does not know yet; no sensor has this id.</summary>
+    public const string New = "+";
 
     /// <summary>The same, and a new one last.</summary>
     public static IReadOnlyList<Option> OrNew(Setup setup, string label, Func<Sensor, bool> fits) =>

@@ -96,7 +96,7 @@ public sealed class SignalAlarm : IReadyMade
         var (first, urgent) = (setup.Air.WarnBelow, setup.Air.UrgentBelow);
         if (!setup.Model.Sensors.TryGetValue(sensor, out var known) || known.Unit != "dBm")
             return (first.Value, urgent.Value);
-        var sensitivity = (setup.Air.Sensitivity ?? LinkBudget.Usual(setup.Air.PacketRate)).Value;
+        var sensitivity = LinkBudget.SensitivityOf(setup.Air).Value;
         return (At(first), At(urgent));
 
         double At(Percent quality) => Math.Ceiling(sensitivity + LinkBudget.MarginAt(quality).Value);

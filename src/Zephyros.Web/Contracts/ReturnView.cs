@@ -31,7 +31,7 @@ public sealed record ReturnView(
     public static ReturnView Of(Setup setup)
     {
         var plan = ReturnPlan.Of(setup);
-        var cell = CellVoltages.Full(setup.Craft.Battery?.Chemistry ?? CellChemistry.LithiumPolymer);
+        var cell = CellVoltages.Full(setup.Craft.Chemistry);
         return new(
             new(plan.Interval.TotalMilliseconds),
             plan.BoardMessages,

@@ -181,12 +181,13 @@ public sealed class BenchBatteryTests
         Assert.False(new BenchRun(Demo.Sandpiper).PutBattery(new Percent(double.NaN)));
     }
 
-    [Fact]
-    public void Throttle_and_current_are_the_same_curve()
-    {
-        for (var t = 0; t <= 100; t++)
-            Assert.Equal(t, Sandpiper.ThrottleAt(Sandpiper.Current(MotorLevel.Thrust, new Percent(t))).Value, 6);
-    }
+    // 3 % of 90 A at idle and 90 A at full throttle, with its square between, and 0.4 A for everything else.
+    [Theory]
+    [InlineData(0, 3.1)]
+    [InlineData(50, 24.925)]
+    [InlineData(100, 90.4)]
+    public void Current_rises_with_the_square_of_the_throttle(double throttle, double current) =>
+        Assert.Equal(current, Sandpiper.Current(MotorLevel.Thrust, new Percent(throttle)).Value, 6);
 
     private static List<string> Said(BenchRun bench) =>
         [.. bench.Log.After(0).Where(e => e.Kind == LogKind.Said).Select(e => e.Text)];
