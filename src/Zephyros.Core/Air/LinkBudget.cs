@@ -184,8 +184,13 @@ public sealed record LinkBudget
     }
 
     /// <summary>The same as it is to be reckoned with: where no range check was made, the surroundings take their usual share.</summary>
-    public static Kilometres PracticalReach(LinkSettings link, Decibels margin) =>
-        Reach(link.Allowance is null ? link with { Allowance = UsualAllowance } : link, margin);
+    public static Kilometres PracticalReach(LinkSettings link, Decibels margin) => Reach(Reckoned(link), margin);
+
+    /// <summary>What a link is to be reckoned with at a distance, more than 0, with the same share.</summary>
+    public static LinkPoint PracticalPoint(LinkSettings link, Kilometres distance) => Point(Reckoned(link), distance);
+
+    private static LinkSettings Reckoned(LinkSettings link) =>
+        link.Allowance is null ? link with { Allowance = UsualAllowance } : link;
 
     /// <summary>What the surroundings cost when a range check found a margin's distance shorter than free space has it: 20 log10 of the
     /// ratio.</summary>

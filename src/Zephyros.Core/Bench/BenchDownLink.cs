@@ -9,12 +9,6 @@ namespace Zephyros.Core.Bench;
 /// transmitter misses them.</summary>
 internal sealed class BenchDownLink
 {
-    [Figure(Station.Air, "A transmitter misses telemetry without a packet for, at least", ProvenanceKind.OwnAssumption)]
-    private static readonly TimeSpan MissedAfter = TimeSpan.FromSeconds(1);
-
-    [Figure(Station.Air, "A transmitter misses telemetry without so many packets", ProvenanceKind.OwnAssumption)]
-    private const int MissedPackets = 3;
-
     private readonly PacketLuck luck;
     private readonly PacketShare share;
     private LinkSettings link;
@@ -54,7 +48,7 @@ internal sealed class BenchDownLink
     public TimeSpan NextMiss =>
         missed || decided is not null
             ? TimeSpan.MaxValue
-            : last + TimeSpan.FromTicks(Math.Max((MissedPackets * Interval).Ticks, MissedAfter.Ticks));
+            : last + ReturnPlan.MissedAfter(Interval);
 
     /// <summary>True while the transmitter misses telemetry.</summary>
     public bool Missed => decided ?? missed;

@@ -1,5 +1,4 @@
 using Zephyros.Core.Board;
-using Zephyros.Core.Model;
 using Zephyros.Core.Path;
 using Zephyros.Core.Units;
 
@@ -26,7 +25,7 @@ internal sealed class BenchTransmitter
         Values = plan.CreateValues();
         settings = [.. plan.Model.Controls.Select(c => c.Value.StartSetting)];
         heard = new HeardReadings(plan.Model.Sensors);
-        announcer = new Announcer(plan, Known);
+        announcer = new Announcer(plan, v => heard.Spoken(v, ReadingOf));
     }
 
     /// <summary>The values along the path.</summary>
@@ -133,18 +132,6 @@ internal sealed class BenchTransmitter
         heard.Take(sensor, Values.Readings[index], now);
     }
 
-    // What came of a sensor, as it is spoken.
-    private Reading? Known(SpokenValue value)
-    {
-        var (at, lowest, highest) = heard.Of(value.Sensor);
-        return value.Reading switch
-        {
-            SpokenReading.Now => at is null ? null : new Reading(ReadingOf(value.Sensor)),
-            SpokenReading.Lowest => lowest,
-            SpokenReading.Highest => highest,
-        };
-    }
-
     /// <summary>Begins anew to keep the lowest and highest readings.</summary>
     public void ResetExtremes() => heard.ResetExtremes();
 
@@ -182,7 +169,7 @@ internal sealed class BenchTransmitter
 
         var before = Values;
         Values = plan.CreateValues();
-        announcer = new Announcer(plan, Known);
+        announcer = new Announcer(plan, v => heard.Spoken(v, ReadingOf));
         before.Hands.CopyTo(Values.Hands, 0);
         before.Readings.CopyTo(Values.Readings, 0);
         heard.Forget();

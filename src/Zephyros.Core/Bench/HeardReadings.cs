@@ -28,6 +28,20 @@ internal sealed class HeardReadings(IReadOnlyList<KeyValuePair<string, Sensor>> 
         return extremes.TryGetValue(sensor, out var so) ? (at, so.Lowest, so.Highest) : (at, null, null);
     }
 
+    /// <summary>A reading as it is spoken; null when nothing came of its sensor.</summary>
+    /// <param name="value">Which reading.</param>
+    /// <param name="now">The last reading of the sensor.</param>
+    public Reading? Spoken(SpokenValue value, Func<string, double> now)
+    {
+        var (at, lowest, highest) = Of(value.Sensor);
+        return value.Reading switch
+        {
+            SpokenReading.Now => at is null ? null : new Reading(now(value.Sensor)),
+            SpokenReading.Lowest => lowest,
+            SpokenReading.Highest => highest,
+        };
+    }
+
     /// <summary>Begins anew to keep the lowest and highest.</summary>
     public void ResetExtremes() => extremes.Clear();
 

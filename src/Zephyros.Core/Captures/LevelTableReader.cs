@@ -1,5 +1,4 @@
 using System.Globalization;
-using System.Text;
 using CsvHelper;
 using CsvHelper.Configuration;
 
@@ -11,11 +10,6 @@ namespace Zephyros.Core.Captures;
 /// as "Time [us]", is that of the times. Without one they are seconds.</remarks>
 public static class LevelTableReader
 {
-    private const int HeadLength = 4096;
-
-    // Some analysers begin their own remarks with it.
-    private const char Remark = ';';
-
     private static readonly (string Word, double Nanoseconds)[] Units =
     [
         ("ns", 1),
@@ -36,13 +30,8 @@ public static class LevelTableReader
     /// <exception cref="OperationCanceledException">The work was ended early.</exception>
     public static CaptureReading Read(Stream stream, CancellationToken cancel)
     {
-        var delimiter = Delimiter(stream);
-        using var reader = new StreamReader(
-            stream,
-            Encoding.UTF8,
-            detectEncodingFromByteOrderMarks: true,
-            leaveOpen: true
-        );
+        var delimiter = TableCells.Delimiter(stream);
+        using var reader = TableCells.Text(stream);
         using var parser = new CsvParser(
             reader,
             new CsvConfiguration(CultureInfo.InvariantCulture)
@@ -73,24 +62,6 @@ public static class LevelTableReader
         return table.Result();
     }
 
-    // A semicolon or a tab parts cells where there is one in the first line; a comma then is a decimal comma.
-    private static char Delimiter(Stream stream)
-    {
-        using var reader = new StreamReader(
-            stream,
-            Encoding.UTF8,
-            detectEncodingFromByteOrderMarks: true,
-            leaveOpen: true
-        );
-        var head = new char[HeadLength];
-        var text = new string(head, 0, reader.ReadBlock(head));
-        stream.Position = 0;
-        var first = Array.Find(text.Split('\n'), l => l.Trim() is [not ('#' or Remark), ..]) ?? "";
-        return first.Contains(';', StringComparison.Ordinal) ? ';'
-            : first.Contains('\t', StringComparison.Ordinal) ? '\t'
-            : ',';
-    }
-
     private sealed class Table
     {
         private string[] names = [];
@@ -105,16 +76,16 @@ public static class LevelTableReader
         // Says what is wrong with a row; null when nothing is.
         public string? Take(string[] cells)
         {
-            if (cells.All(c => c.Length == 0) || cells[0].StartsWith(Remark))
+            if (cells.All(c => c.Length == 0) || cells[0].StartsWith(TableCells.Remark))
                 return null;
-            if (rows == 0 && names.Length == 0 && cells.Any(c => c.Any(char.IsLetter) && !TryNumber(c, out _)))
+            if (rows == 0 && names.Length == 0 && cells.Any(c => c.Any(char.IsLetter) && !TableCells.TryNumber(c, out _)))
                 return Head(cells);
             if (cells.Length < 2)
                 return "A line needs a time and a level, such as 0.0015,1.";
             if (rows > 0 && cells.Length <= wires.Length)
                 return $"This line has {cells.Length} columns, the first had {wires.Length + 1}.";
-            if (!TryNumber(cells[timeColumn], out var time))
-                return $"\"{Shown(cells[timeColumn])}\" is no time.";
+            if (!TableCells.TryNumber(cells[timeColumn], out var time))
+                return $"\"{TableCells.Shown(cells[timeColumn])}\" is no time.";
             var next = time * unit;
             if (Math.Abs(next) > CaptureLimits.LatestTime)
                 return "A recording may last a day.";
@@ -139,7 +110,7 @@ public static class LevelTableReader
             {
                 var cell = cells[i < timeColumn ? i : i + 1];
                 if (cell is not ("0" or "1"))
-                    return $"A level is 0 or 1, not \"{Shown(cell)}\".";
+                    return $"A level is 0 or 1, not \"{TableCells.Shown(cell)}\".";
                 if (wires[i].Put(now, cell == "1"))
                     changes++;
             }
@@ -159,7 +130,7 @@ public static class LevelTableReader
             names = cells;
             var named = Array.FindIndex(
                 cells,
-                c => Words(c).Any(w => TimeWords.Contains(w, StringComparer.OrdinalIgnoreCase))
+                c => TableCells.Words(c).Any(w => TimeWords.Contains(w, StringComparer.OrdinalIgnoreCase))
             );
             timeColumn = named >= 0 ? named : Math.Max(0, Array.FindIndex(cells, c => UnitOf(c) is not null));
             unit = UnitOf(cells[timeColumn]) ?? 1e9;
@@ -167,30 +138,16 @@ public static class LevelTableReader
         }
 
         private string Name(int column) =>
-            column < names.Length && names[column].Length > 0 ? Shown(names[column]) : $"line {column}";
-
-        // A comma is a decimal comma here: where it parts cells it does not come this far.
-        private static bool TryNumber(string text, out double number) =>
-            double.TryParse(
-                text.Contains('.', StringComparison.Ordinal) ? text : text.Replace(',', '.'),
-                NumberStyles.Float,
-                CultureInfo.InvariantCulture,
-                out number
-            ) && double.IsFinite(number);
+            column < names.Length && names[column].Length > 0 ? TableCells.Shown(names[column]) : $"line {column}";
 
         // A unit as a word of its own in a heading.
         private static double? UnitOf(string heading)
         {
-            var words = Words(heading);
+            var words = TableCells.Words(heading);
             foreach (var (word, nanoseconds) in Units)
                 if (words.Contains(word, StringComparer.OrdinalIgnoreCase))
                     return nanoseconds;
             return null;
         }
-
-        private static string[] Words(string heading) =>
-            heading.Split([' ', '(', ')', '[', ']', '/', '_', ',', '.'], StringSplitOptions.RemoveEmptyEntries);
-
-        private static string Shown(string text) => text.Length <= 40 ? text : text[..40] + "…";
     }
 }

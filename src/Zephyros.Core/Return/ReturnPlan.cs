@@ -19,6 +19,12 @@ public sealed class ReturnPlan
     )]
     private static readonly TimeSpan UsualInterval = TimeSpan.FromMilliseconds(100);
 
+    [Figure(Station.Air, "A transmitter misses telemetry without a packet for, at least", ProvenanceKind.OwnAssumption)]
+    private static readonly TimeSpan ShortestMiss = TimeSpan.FromSeconds(1);
+
+    [Figure(Station.Air, "A transmitter misses telemetry without so many packets", ProvenanceKind.OwnAssumption)]
+    private const int MissedPackets = 3;
+
     private ReturnPlan(Setup setup)
     {
         Interval = IntervalOf(setup.Air);
@@ -52,6 +58,11 @@ public sealed class ReturnPlan
         link.TelemetryEvery is { } every
             ? TimeSpan.FromTicks((long)(TimeSpan.TicksPerSecond * every / link.PacketRate.Value))
             : UsualInterval;
+
+    /// <summary>Without a packet for so long a transmitter misses telemetry.</summary>
+    /// <param name="interval">How far packets are apart when none is lost.</param>
+    public static TimeSpan MissedAfter(TimeSpan interval) =>
+        TimeSpan.FromTicks(Math.Max((MissedPackets * interval).Ticks, ShortestMiss.Ticks));
 
     /// <summary>The message of the board that a packet brings; null when the board sends none.</summary>
     /// <param name="turn">The number of the packet, 0 for the first.</param>

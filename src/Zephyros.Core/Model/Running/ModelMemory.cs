@@ -16,6 +16,9 @@ public sealed class ModelMemory
     /// <summary>True when the passing of time alone would change something: a slow step is under way, a delay or a press runs.</summary>
     public bool Restless { get; internal set; }
 
+    /// <summary>How long until something of that ends, in milliseconds, as far as nothing comes in; 0 while a slow step is under way.</summary>
+    internal double Ends { get; set; } = double.PositiveInfinity;
+
     internal double[] Registers { get; }
 
     internal double[] Cells { get; }
@@ -30,7 +33,7 @@ public sealed class ModelMemory
     {
         other.Registers.CopyTo(Registers, 0);
         other.Cells.CopyTo(Cells, 0);
-        Restless = other.Restless;
+        (Restless, Ends) = (other.Restless, other.Ends);
     }
 
     /// <summary>Remembers all of what another one of the same model does, what holds now included.</summary>

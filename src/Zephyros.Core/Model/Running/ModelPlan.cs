@@ -156,7 +156,7 @@ public sealed class ModelPlan
     {
         var registers = memory.Registers;
         var passed = elapsed == TimeSpan.MaxValue ? ModelPlanClock.Settling : elapsed.TotalMilliseconds;
-        memory.Restless = false;
+        (memory.Restless, memory.Ends) = (false, double.PositiveInfinity);
         // A quantity is a number with a name: the lists lie in memory like lists of numbers.
         MemoryMarshal.Cast<Percent, double>(inputs.Hands).CopyTo(registers);
         MemoryMarshal.Cast<Reading, double>(inputs.Readings).CopyTo(registers.AsSpan(layout.FirstSensor));

@@ -152,6 +152,9 @@ internal sealed class PlanCompiler
                 return new Op(OpCode.Slow, Layout.Cells(1), P: slow.Up.Value / 1000, Q: slow.Down.Value / 1000);
             case LimitStep limit:
                 return new Op(OpCode.Limit, P: limit.Low.Value, Q: limit.High.Value);
+            // Where the model has no flight states none has a value: what comes goes through.
+            case StateStep when Layout.States.Count == 0:
+                return new Op(OpCode.Linear, P: 1);
             default:
                 StateValues.Add([.. Layout.States.Select(s => Cell((StateStep)step, s.Key))]);
                 return new Op(OpCode.State, StateValues.Count - 1, Layout.StateRegister);

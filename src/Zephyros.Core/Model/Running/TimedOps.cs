@@ -13,7 +13,7 @@ internal static class TimedOps
         var step = speed * passed;
         if (speed == 0 || step >= Math.Abs(value - last))
             return memory.Cells[op.A] = value;
-        memory.Restless = true;
+        Waits(memory, 0);
         return memory.Cells[op.A] = last + (value > last ? step : -step);
     }
 
@@ -30,13 +30,14 @@ internal static class TimedOps
 
         // The clock starts with the change: what passed before it does not count, unless all time has passed.
         clock = double.IsNaN(clock) && passed < ModelPlanClock.Settling ? 0 : NotNaN(clock) + passed;
-        if (clock >= (input != 0 ? op.P : op.Q))
+        var length = input != 0 ? op.P : op.Q;
+        if (clock >= length)
         {
             clock = double.NaN;
             return input;
         }
 
-        memory.Restless = true;
+        Waits(memory, length - clock);
         return held;
     }
 
@@ -53,7 +54,9 @@ internal static class TimedOps
             held = double.IsNaN(held) && passed < ModelPlanClock.Settling ? 0 : NotNaN(held) + passed;
             left = double.NaN;
             var longEnough = held >= op.P;
-            memory.Restless |= whileHeld ? !longEnough : held < op.Q;
+            var length = whileHeld ? op.P : op.Q;
+            if (held < length)
+                Waits(memory, length - held);
             return whileHeld && longEnough ? 1 : 0;
         }
 
@@ -72,9 +75,12 @@ internal static class TimedOps
 
         if (double.IsNaN(left))
             return 0;
-        memory.Restless = true;
+        Waits(memory, left);
         return 1;
     }
+
+    private static void Waits(ModelMemory memory, double time) =>
+        (memory.Restless, memory.Ends) = (true, Math.Min(memory.Ends, time));
 
     private static double NotNaN(double value) => double.IsNaN(value) ? 0 : value;
 }

@@ -1,0 +1,51 @@
+using System.Globalization;
+using System.Text;
+
+namespace Zephyros.Core.Captures;
+
+/// <summary>What tables of all kinds have in common: how their cells are parted, and how numbers are written in them.</summary>
+internal static class TableCells
+{
+    /// <summary>The beginning of a file that is looked at, in characters.</summary>
+    public const int HeadLength = 4096;
+
+    /// <summary>Some analysers begin their own remarks with it.</summary>
+    public const char Remark = ';';
+
+    private const int ShownLength = 40;
+
+    /// <summary>What parts the cells of a table: a semicolon or a tab where there is one in the first line; a comma then is a decimal
+    /// comma.</summary>
+    /// <param name="stream">The file, which is left at its start.</param>
+    public static char Delimiter(Stream stream)
+    {
+        using var reader = Text(stream);
+        var head = new char[HeadLength];
+        var text = new string(head, 0, reader.ReadBlock(head));
+        stream.Position = 0;
+        var first = Array.Find(text.Split('\n'), l => l.Trim() is [not ('#' or Remark), ..]) ?? "";
+        return first.Contains(';', StringComparison.Ordinal) ? ';'
+            : first.Contains('\t', StringComparison.Ordinal) ? '\t'
+            : ',';
+    }
+
+    /// <summary>The text of a file, whose stream stays open.</summary>
+    public static StreamReader Text(Stream stream) =>
+        new(stream, Encoding.UTF8, detectEncodingFromByteOrderMarks: true, leaveOpen: true);
+
+    /// <summary>Reads a number. A comma is a decimal comma here: where it parts cells it does not come this far.</summary>
+    public static bool TryNumber(string text, out double number) =>
+        double.TryParse(
+            text.Contains('.', StringComparison.Ordinal) ? text : text.Replace(',', '.'),
+            NumberStyles.Float,
+            CultureInfo.InvariantCulture,
+            out number
+        ) && double.IsFinite(number);
+
+    /// <summary>The words of a heading.</summary>
+    public static string[] Words(string heading) =>
+        heading.Split([' ', '(', ')', '[', ']', '/', '_', ',', '.', ':', '-'], StringSplitOptions.RemoveEmptyEntries);
+
+    /// <summary>A cell as it can be shown.</summary>
+    public static string Shown(string text) => text.Length <= ShownLength ? text : text[..ShownLength] + "…";
+}

@@ -1,0 +1,108 @@
+using Zephyros.Core.Model;
+using Zephyros.Core.Model.Logic;
+using Zephyros.Core.Setups;
+using Zephyros.Core.Setups.Patches;
+using Zephyros.Core.Units;
+
+namespace Zephyros.Core.Flights;
+
+/// <summary>A condition that warns of a reading that falls: its level, how long that must hold, and from where on it is over.</summary>
+/// <param name="Id">The id of the condition.</param>
+/// <param name="Condition">The condition.</param>
+/// <param name="Level">The part of it that asks whether the reading is below the level.</param>
+/// <param name="SensorId">The id of the sensor.</param>
+/// <param name="Sensor">The sensor.</param>
+public sealed record Alarm(string Id, Condition Condition, SensorTest Level, string SensorId, Sensor Sensor)
+{
+    // Levels are told to a hundredth.
+    private const int Decimals = 2;
+
+    /// <summary>How long the reading must be below the level; zero when it need not.</summary>
+    public Milliseconds Wait => Delay?.OnAfter ?? default;
+
+    /// <summary>True when it warns of the battery, false when it warns of the link.</summary>
+    public bool OfBattery => Sensor.Measures == SensorSubject.Voltage;
+
+    private DelayTest? Delay => TestTrees.WayTo(Condition.Test, Level).OfType<DelayTest>().LastOrDefault();
+
+    /// <summary>The alarms of a setup by their condition's id: conditions that are spoken, or force a channel, and ask whether voltage,
+    /// quality or strength has fallen below a level. The highest level of a condition counts.</summary>
+    public static IReadOnlyList<Alarm> Of(Setup setup)
+    {
+        var model = setup.Model;
+        var used = model
+            .Announcements.Values.Where(a => a.Enabled)
+            .Select(a => a.When)
+            .Concat(model.Overrides.Values.Where(o => o.Enabled).Select(o => o.When))
+            .OfType<string>()
+            .ToHashSet(StringComparer.Ordinal);
+        return
+        [
+            .. model
+                .Conditions.Where(c => used.Contains(c.Key))
+                .OrderBy(c => c.Key, StringComparer.Ordinal)
+                .Select(c => Of(model, c.Key, c.Value))
+                .OfType<Alarm>(),
+        ];
+    }
+
+    /// <summary>The setup in which the alarm has another level, and another time for which that must hold. Where it is over moves along.</summary>
+    public Setup With(Setup setup, Reading level, Milliseconds wait) =>
+        setup with
+        {
+            Model = setup.Model with
+            {
+                Conditions = setup.Model.Conditions.SetItem(Id, Condition with { Test = Moved(level, wait) }),
+            },
+        };
+
+    /// <summary>The edit that does so.</summary>
+    public SetupEdit At(Setup setup, Reading level, Milliseconds wait) =>
+        SetupEdit.Between(
+            $"“{Condition.Label}” below {Sensor.Words(level)} for {wait.Words}",
+            setup,
+            With(setup, level, wait)
+        );
+
+    private static Alarm? Of(TransmitterModel model, string id, Condition condition) =>
+        TestTrees
+            .SensorTests(condition.Test)
+            .Where(t => t.Relation == Relation.Below && Warns(model.Sensors[t.Sensor]))
+            .OrderByDescending(t => t.Limit.Value)
+            .Select(t => new Alarm(id, condition, t, t.Sensor, model.Sensors[t.Sensor]))
+            .FirstOrDefault();
+
+    private static bool Warns(Sensor sensor) =>
+        sensor.MeasuredBy == sensor.Measures.UsualOrigin()
+        && sensor.Measures
+            is SensorSubject.Voltage
+                or SensorSubject.LinkQuality
+                or SensorSubject.DownLinkQuality
+                or SensorSubject.Strength;
+
+    private Test Moved(Reading level, Milliseconds wait)
+    {
+        var by = level.Value - Level.Limit.Value;
+        var delay = Delay;
+        var moved = TestTrees.Rebuild(
+            Condition.Test,
+            (was, now) =>
+                ReferenceEquals(was, Level) ? Level with { Limit = level }
+                : ReferenceEquals(was, delay) ? (DelayTest)now with { OnAfter = wait }
+                : was is SensorTest over && IsOver(over)
+                    ? over with { Limit = new Reading(Math.Round(over.Limit.Value + by, Decimals)) }
+                : now
+        );
+        return delay is not null || wait.Value <= 0 ? moved : Waiting(moved, wait);
+    }
+
+    // From where on the alarm is over: the same sensor above a limit that is not below the level.
+    private bool IsOver(SensorTest test) =>
+        test.Sensor == SensorId && test.Relation == Relation.Above && test.Limit >= Level.Limit;
+
+    // A latch waits before it goes on; it is over at once.
+    private static Test Waiting(Test test, Milliseconds wait) =>
+        test is LatchTest latch
+            ? latch with { Set = [new DelayTest { Of = latch.Set, OnAfter = wait }] }
+            : new DelayTest { Of = [test], OnAfter = wait };
+}

@@ -1,0 +1,84 @@
+using Zephyros.Core.Path;
+using Zephyros.Core.Setups;
+using Zephyros.Core.Units;
+
+namespace Zephyros.Core.Flights;
+
+/// <summary>Tries all levels and times of a grid for an alarm, on recorded flights: the condition itself is compiled for each of them, and
+/// run over what makes a difference to it.</summary>
+internal sealed class AlarmSurvey
+{
+    private readonly Setup setup;
+    private readonly Alarm alarm;
+    private readonly AlarmGrid grid;
+    private readonly IReadOnlyDictionary<string, double> settings;
+
+    public AlarmSurvey(Setup setup, Alarm alarm, AlarmGrid grid)
+    {
+        (this.setup, this.alarm, this.grid) = (ReplaySetup.Of(setup, [alarm.Id]), alarm, grid);
+        settings = FlightHands.Of(setup);
+    }
+
+    /// <summary>When the alarm would hold on a flight, for one level and every time of the grid.</summary>
+    /// <param name="flight">The flight.</param>
+    /// <param name="way">Where it was recorded.</param>
+    /// <param name="level">The level.</param>
+    public IEnumerable<IReadOnlyList<Holding>> Held(FlightRecording flight, HearingWay way, Reading level)
+    {
+        ReplayEvent[]? events = null;
+        foreach (var wait in grid.Waits)
+        {
+            var plan = SignalPlan.Compile(alarm.With(setup, level, wait));
+            // What makes a difference is the same for all times.
+            events ??= [.. new ReplayEvents(plan, new FlightHearing(plan, flight, way)).All().Where(e => e.Matters)];
+            yield return Run(plan, events, flight.End);
+        }
+    }
+
+    private List<Holding> Run(SignalPlan plan, ReplayEvent[] events, TimeSpan end)
+    {
+        var model = new ReplayModel(plan, settings);
+        var held = new List<Holding>();
+        TimeSpan? since = null;
+        Work(TimeSpan.Zero);
+        foreach (var happening in events)
+        {
+            Pass(happening.At);
+            if (model.Reach(happening.At))
+                Look(happening.At);
+            happening.Put(model);
+            Work(happening.At);
+        }
+
+        Pass(end);
+        if (since is { } from)
+            held.Add(new Holding(from, end, HoldingEnd.Over));
+        return held;
+
+        void Pass(TimeSpan to)
+        {
+            while (model.Next is var next && next <= to)
+                Work(next);
+        }
+
+        void Work(TimeSpan at)
+        {
+            model.Run(at);
+            Look(at);
+        }
+
+        void Look(TimeSpan at)
+        {
+            var holds = model.Holds(alarm.Id);
+            if (holds)
+                since ??= at;
+            else if (since is { } begun)
+            {
+                held.Add(
+                    new Holding(begun, at, model.TelemetryLost ? HoldingEnd.TelemetryMissed : HoldingEnd.ByItself)
+                );
+                since = null;
+            }
+        }
+    }
+}

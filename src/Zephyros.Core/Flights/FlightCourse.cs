@@ -1,0 +1,246 @@
+using Zephyros.Core.Craft;
+using Zephyros.Core.Flights.Table;
+using Zephyros.Core.Model;
+using Zephyros.Core.Return;
+using Zephyros.Core.Setups;
+using Zephyros.Core.Units;
+
+namespace Zephyros.Core.Flights;
+
+/// <summary>What happened on a recorded flight, as far as an alarm is held to it: the load, the charge that was left, and the critical
+/// moment.</summary>
+public sealed class FlightCourse
+{
+    [Figure(
+        Station.Return,
+        "A reading is critical once it stays below its limit for",
+        ProvenanceKind.OwnAssumption,
+        Note = "a burst of throttle is over by then"
+    )]
+    private static readonly TimeSpan CriticalAfter = TimeSpan.FromSeconds(5);
+
+    private readonly FlightRecording flight;
+    private readonly Alarm alarm;
+    private readonly JudgeWish wish;
+    private readonly FlightSeries? load;
+    private readonly double high;
+    private readonly double[]? used;
+    private readonly double? needed;
+    private readonly double capacity;
+
+    /// <summary>Looks at a flight.</summary>
+    public FlightCourse(Setup setup, FlightRecording flight, Alarm alarm, JudgeWish wish)
+    {
+        (this.flight, this.alarm, this.wish) = (flight, alarm, wish);
+        load = flight.Of(ColumnMeaning.Current) ?? flight.Of(ColumnMeaning.Throttle);
+        high = load is null ? 0 : MiddleLoad(load);
+        capacity = setup.Craft.Battery?.Capacity.Value ?? 0;
+        used = capacity > 0 ? Used(flight) : null;
+        if (used is not null && NeededLead.Of(setup.Craft) is { } lead)
+            needed = lead.Charge.Value;
+        (Critical, CriticalWhy) = alarm.OfBattery ? OfBattery(setup) : OfLink();
+    }
+
+    /// <summary>When the critical moment came; null when it never did.</summary>
+    public TimeSpan? Critical { get; }
+
+    /// <summary>What made it critical, in words; empty when it never was.</summary>
+    public string CriticalWhy { get; }
+
+    /// <summary>What could not be judged for want of a column, in sentences.</summary>
+    public IEnumerable<string> Blind
+    {
+        get
+        {
+            if (!alarm.OfBattery)
+                yield break;
+            if (load is null)
+                yield return "No column tells the load: whatever alarm is withdrawn by itself counts as false.";
+            if (used is null)
+                yield return capacity > 0
+                    ? "No column tells current or charge: what was left is not known, and the critical moment is one of the voltage."
+                    : "The craft's battery is not written down: what was left is not known, and the critical moment is one of the voltage.";
+            else if (needed is null)
+                yield return "The way home is not written down: the critical moment is one of the voltage.";
+        }
+    }
+
+    /// <summary>The share of the charge that was left at a time, 0 to 1; null when it is not known.</summary>
+    public double? LeftAt(TimeSpan at) =>
+        used is null ? null : Math.Clamp(1 - (used[flight.RowAt(at)] / capacity), 0, 1);
+
+    /// <summary>Judges how often an alarm was false, and what it left.</summary>
+    /// <param name="held">When it held, in the order of time.</param>
+    public AlarmScore Score(IReadOnlyList<Holding> held)
+    {
+        var wrong = 0;
+        TimeSpan? lead = null;
+        foreach (var holding in held)
+        {
+            if (Critical is { } at && holding.From <= at && at <= holding.To)
+                lead = at - holding.From;
+            else if (IsFalse(holding))
+                wrong++;
+        }
+
+        return new AlarmScore(wrong, Critical, lead);
+    }
+
+    /// <summary>Judges each time for which it held.</summary>
+    public IReadOnlyList<JudgedHolding> Judge(IReadOnlyList<Holding> held) =>
+        [
+            .. held.Select(h => new JudgedHolding(
+                h,
+                !(Critical is { } at && h.From <= at && at <= h.To) && IsFalse(h),
+                Why(h)
+            )),
+        ];
+
+    private bool IsFalse(Holding holding) =>
+        holding.How == HoldingEnd.ByItself
+        && (alarm.OfBattery ? LoadFell(holding.To) && !IsNeeded(holding.To) : Length(holding) <= wish.Settle.ToTimeSpan());
+
+    // Once the critical moment has been nothing that is said is false.
+    private bool IsNeeded(TimeSpan at) =>
+        Critical <= at || (needed is { } charge && used is not null && capacity - used[flight.RowAt(at)] <= charge);
+
+    private static TimeSpan Length(Holding holding) => holding.To - holding.From;
+
+    // The load was high within the time to settle.
+    private bool LoadFell(TimeSpan at)
+    {
+        if (load is null)
+            return true;
+        var from = at - wish.Settle.ToTimeSpan();
+        for (var row = flight.RowAt(at); row >= 0 && flight.Times[row] >= from; row--)
+            if (load.Values[row] >= high)
+                return true;
+        return false;
+    }
+
+    private string Why(Holding holding)
+    {
+        var left = LeftAt(holding.To) is { } share ? $" with {Figures.Plain(100 * share, 0)} % left" : "";
+        if (Critical is { } at && holding.From <= at && at <= holding.To)
+            return $"stands {Figures.Plain((at - holding.From).TotalSeconds, 1)} s before it is critical ({CriticalWhy})";
+        return holding.How switch
+        {
+            HoldingEnd.TelemetryMissed => "ends as telemetry is missed",
+            HoldingEnd.Over => "stands to the end" + left,
+            HoldingEnd.ByItself when IsFalse(holding) => alarm.OfBattery && load is not null
+                ? $"false: withdrawn as the load came down{left}"
+                : $"false: withdrawn by itself{left}",
+            HoldingEnd.ByItself => $"is withdrawn{left}",
+        };
+    }
+
+    private (TimeSpan?, string) OfBattery(Setup setup)
+    {
+        var voltage = flight.Of(ColumnMeaning.Voltage) is { } pack ? (Series: pack, Cells: 1)
+            : flight.Of(ColumnMeaning.CellVoltage) is { } cell ? (Series: cell, setup.Craft.Cells)
+            : ((FlightSeries Series, int Cells)?)null;
+        // What a board reports before it has measured is no battery.
+        var mask = setup.Craft.Cells * CellVoltages.Mask.Value;
+        var low = voltage is var (series, cells)
+            ? Stays(row => series.Values[row] * cells is var volts && volts > mask && volts < wish.Critical.Value)
+            : null;
+        var spent = needed is { } charge ? First(row => capacity - used![row] <= charge) : null;
+        return (low, spent) switch
+        {
+            (null, null) => (null, ""),
+            ({ } at, null) => (at, LowWords),
+            (null, { } at) => (at, SpentWords),
+            ({ } one, { } other) => one < other ? (one, LowWords) : (other, SpentWords),
+        };
+    }
+
+    private string LowWords => $"below {alarm.Sensor.Words(wish.Critical)}";
+
+    private const string SpentWords = "no more left than the way home takes";
+
+    // A link that brings nothing any more is critical as well.
+    private (TimeSpan?, string) OfLink()
+    {
+        var meaning = alarm.Sensor.Measures switch
+        {
+            SensorSubject.LinkQuality => ColumnMeaning.LinkQuality,
+            SensorSubject.DownLinkQuality => ColumnMeaning.DownLinkQuality,
+            _ => ColumnMeaning.Strength,
+        };
+        var series = flight.Of(meaning);
+        var weak = series is null ? null : First(row => series.Values[row] < wish.Critical.Value);
+        TimeSpan? gone = null;
+        for (var row = 1; row < flight.Times.Length && gone is null; row++)
+            if (flight.Times[row] - flight.Times[row - 1] > flight.Gap)
+                gone = flight.Times[row - 1];
+        return gone is { } gap && (weak is null || gap < weak) ? (gap, "nothing comes any more")
+            : weak is null ? (null, "")
+            : (weak, LowWords);
+    }
+
+    private TimeSpan? First(Func<int, bool> critical)
+    {
+        for (var row = 0; row < flight.Times.Length; row++)
+            if (critical(row))
+                return flight.Times[row];
+        return null;
+    }
+
+    // Since when it is so for long enough without an end.
+    private TimeSpan? Stays(Func<int, bool> critical)
+    {
+        TimeSpan? since = null;
+        for (var row = 0; row < flight.Times.Length; row++)
+        {
+            since = critical(row) ? since ?? flight.Times[row] : null;
+            if (since is { } from && flight.Times[row] - from >= CriticalAfter)
+                return flight.Times[row];
+        }
+
+        return null;
+    }
+
+    // Halfway between what usually flows and the most: above it the load is high.
+    private static double MiddleLoad(FlightSeries load)
+    {
+        var values = new List<double>();
+        var stride = Math.Max(1, load.Values.Length / 10_000);
+        for (var row = 0; row < load.Values.Length; row += stride)
+            if (!double.IsNaN(load.Values[row]))
+                values.Add(load.Values[row]);
+        if (values.Count == 0)
+            return double.PositiveInfinity;
+        values.Sort();
+        return (values[values.Count / 2] + values[(int)(0.98 * (values.Count - 1))]) / 2;
+    }
+
+    private static double[]? Used(FlightRecording flight)
+    {
+        if (flight.Of(ColumnMeaning.ChargeUsed) is { } told)
+            return Filled(told);
+        if (flight.Of(ColumnMeaning.Current) is not { } current)
+            return null;
+        var taken = new double[flight.Times.Length];
+        var flows = 0.0;
+        for (var row = 1; row < taken.Length; row++)
+        {
+            if (!double.IsNaN(current.Values[row - 1]))
+                flows = current.Values[row - 1];
+            taken[row] =
+                taken[row - 1]
+                + BatteryModel.Taken(new Amperes(flows), flight.Times[row] - flight.Times[row - 1]).Value;
+        }
+
+        return taken;
+    }
+
+    // What was told last holds until it is told anew.
+    private static double[] Filled(FlightSeries series)
+    {
+        var filled = series.Values.ToArray();
+        for (var row = 0; row < filled.Length; row++)
+            if (double.IsNaN(filled[row]))
+                filled[row] = row > 0 ? filled[row - 1] : 0;
+        return filled;
+    }
+}

@@ -1,0 +1,160 @@
+using Zephyros.Core.Bench;
+using Zephyros.Core.Path;
+using Zephyros.Core.Setups;
+
+namespace Zephyros.Core.Flights;
+
+/// <summary>What the announcements of a model would have said on a recorded flight, and when its alarms would have held.</summary>
+/// <remarks>The same conditions and announcements as on the bench, on the times of the recording. What the board reports of itself (armed,
+/// modes) is in no recording and is not said.</remarks>
+public sealed class FlightReplay
+{
+    /// <summary>So many sayings are kept; the others are counted.</summary>
+    public const int MostSaid = 5000;
+
+    private const int Often = 4096;
+
+    private readonly List<FlightSaying> said = [];
+    private readonly Dictionary<string, List<Holding>> held;
+    private readonly Dictionary<string, TimeSpan> since = new(StringComparer.Ordinal);
+    private readonly FlightHearing hearing;
+    private readonly ReplayEvents events;
+    private readonly ReplayModel model;
+    private readonly HeardReadings heard;
+    private readonly Announcer announcer;
+    private readonly string[] sensors;
+    private TimeSpan now;
+
+    private FlightReplay(Setup setup, FlightRecording flight, IReadOnlyList<string> alarms, HearingWay way)
+    {
+        var spoken = setup.Model.Announcements.Values.Where(a => a.Enabled).Select(a => a.When).OfType<string>();
+        var plan = SignalPlan.Compile(ReplaySetup.Of(setup, alarms.Concat(spoken)));
+        hearing = new FlightHearing(plan, flight, way);
+        events = new ReplayEvents(plan, hearing);
+        model = new ReplayModel(plan, FlightHands.Of(setup));
+        heard = new HeardReadings(plan.Model.Sensors);
+        sensors = [.. plan.Model.Sensors.Select(s => s.Key)];
+        announcer = new Announcer(plan, v => heard.Spoken(v, id => model.Reading(Array.IndexOf(sensors, id))));
+        held = alarms.ToDictionary(a => a, _ => new List<Holding>(), StringComparer.Ordinal);
+    }
+
+    /// <summary>What was said, in the order of time.</summary>
+    public IReadOnlyList<FlightSaying> Said => said;
+
+    /// <summary>How much more was said than is kept.</summary>
+    public int NotKept { get; private set; }
+
+    /// <summary>When each alarm held, by the id of its condition.</summary>
+    public IReadOnlyDictionary<string, IReadOnlyList<Holding>> Held =>
+        held.ToDictionary(h => h.Key, h => (IReadOnlyList<Holding>)h.Value, StringComparer.Ordinal);
+
+    /// <summary>True when the rows were taken as measured at the craft, and brought down by telemetry.</summary>
+    public bool AtCraft => hearing.AtCraft;
+
+    /// <summary>The ids of the sensors that the recording gave readings to.</summary>
+    public IReadOnlyList<string> Heard => [.. hearing.Sensors.Select(s => s.Id)];
+
+    /// <summary>Runs a flight through a model.</summary>
+    /// <param name="setup">The setup.</param>
+    /// <param name="flight">The flight.</param>
+    /// <param name="alarms">The ids of conditions of which it is looked when they hold.</param>
+    /// <param name="way">Where the flight was recorded.</param>
+    /// <param name="cancel">Ends the work early.</param>
+    /// <exception cref="OperationCanceledException">The work was ended early.</exception>
+    public static FlightReplay Run(
+        Setup setup,
+        FlightRecording flight,
+        IReadOnlyList<string> alarms,
+        HearingWay way,
+        CancellationToken cancel
+    )
+    {
+        var made = new FlightReplay(setup, flight, alarms, way);
+        made.Run(cancel);
+        return made;
+    }
+
+    private void Run(CancellationToken cancel)
+    {
+        WorkOut();
+        var count = 0;
+        foreach (var happening in events.All())
+        {
+            if (count++ % Often == 0)
+                cancel.ThrowIfCancellationRequested();
+            PassTo(happening.At);
+            now = happening.At;
+            if (happening.Matters)
+                Reach();
+            happening.Put(model);
+            if (happening.Heard is { } reading)
+                heard.Take(sensors[happening.Place], reading, now);
+            if (happening.Matters)
+                WorkOut();
+        }
+
+        PassTo(hearing.Flight.End);
+        now = hearing.Flight.End;
+        foreach (var (alarm, from) in since)
+            held[alarm].Add(new Holding(from, now, HoldingEnd.Over));
+    }
+
+    // What comes by itself until then: a saying before the model at the same instant, as on the bench.
+    private void PassTo(TimeSpan at)
+    {
+        while (true)
+        {
+            var (again, works) = (announcer.Next, model.Next);
+            if (again <= works && again <= at)
+            {
+                now = again;
+                Say(announcer.Repeat(now));
+            }
+            else if (works <= at)
+            {
+                now = works;
+                WorkOut();
+            }
+            else
+            {
+                return;
+            }
+        }
+    }
+
+    private void Reach()
+    {
+        if (model.Reach(now))
+            Look();
+    }
+
+    private void WorkOut()
+    {
+        model.Run(now);
+        Look();
+    }
+
+    private void Look()
+    {
+        Say(announcer.AfterModel(model.Memory, model.TelemetryLost, now));
+        foreach (var alarm in held.Keys)
+        {
+            var holds = model.Holds(alarm);
+            if (holds == since.ContainsKey(alarm))
+                continue;
+            if (holds)
+                since[alarm] = now;
+            else if (since.Remove(alarm, out var from))
+                held[alarm].Add(new Holding(from, now, model.TelemetryLost ? HoldingEnd.TelemetryMissed : HoldingEnd.ByItself));
+        }
+    }
+
+    private void Say(IEnumerable<string> texts)
+    {
+        foreach (var text in texts)
+            if (said.Count < MostSaid)
+                said.Add(new FlightSaying(now, text));
+            else
+                NotKept++;
+    }
+}
