@@ -6,10 +6,16 @@ using Zephyros.Benchmarks;
 
 // First argument: the folder of the built application. With "live" as second one, only the running application is measured.
 // The inner loops run in this process: a build of their own takes long and has hung on machines with a slow registry.
-// "proof" measures the proofs alone, "wire" formats and recordings.
+// "proof" measures the proofs alone, "wire" formats and recordings, "flights" recorded flights.
 if (args is [_, "proof"])
 {
     ProofFigures.Print();
+    return;
+}
+
+if (args is [_, "flights"])
+{
+    FlightFigures.Print();
     return;
 }
 
@@ -27,6 +33,7 @@ if (args is not [_, "live"])
     BenchmarkRunner.Run<ModelBenchmarks>(config);
     BenchmarkRunner.Run<WireBenchmarks>(config);
     CaptureFigures.Print();
+    FlightFigures.Print();
     KeptMemory.Print();
     ProofFigures.Print();
 }

@@ -46,9 +46,7 @@ internal sealed class BenchDownLink
 
     /// <summary>When the transmitter will miss telemetry if no packet comes until then; <see cref="TimeSpan.MaxValue"/> while it does.</summary>
     public TimeSpan NextMiss =>
-        missed || decided is not null
-            ? TimeSpan.MaxValue
-            : last + ReturnPlan.MissedAfter(Interval);
+        missed || decided is not null ? TimeSpan.MaxValue : last + ReturnPlan.MissedAfter(Interval);
 
     /// <summary>True while the transmitter misses telemetry.</summary>
     public bool Missed => decided ?? missed;

@@ -25,7 +25,7 @@ internal sealed class BenchTransmitter
         Values = plan.CreateValues();
         settings = [.. plan.Model.Controls.Select(c => c.Value.StartSetting)];
         heard = new HeardReadings(plan.Model.Sensors);
-        announcer = new Announcer(plan, v => heard.Spoken(v, ReadingOf));
+        announcer = new Announcer(plan, heard.Spoken);
     }
 
     /// <summary>The values along the path.</summary>
@@ -129,7 +129,7 @@ internal sealed class BenchTransmitter
     {
         var index = IndexOf(sensor);
         Values.Readings[index] = plan.Model.Sensors[index].Value.Kept(reading);
-        heard.Take(sensor, Values.Readings[index], now);
+        heard.Take(index, Values.Readings[index], now);
     }
 
     /// <summary>Begins anew to keep the lowest and highest readings.</summary>
@@ -169,7 +169,7 @@ internal sealed class BenchTransmitter
 
         var before = Values;
         Values = plan.CreateValues();
-        announcer = new Announcer(plan, v => heard.Spoken(v, ReadingOf));
+        announcer = new Announcer(plan, heard.Spoken);
         before.Hands.CopyTo(Values.Hands, 0);
         before.Readings.CopyTo(Values.Readings, 0);
         heard.Forget();

@@ -78,7 +78,11 @@ public static class LevelTableReader
         {
             if (cells.All(c => c.Length == 0) || cells[0].StartsWith(TableCells.Remark))
                 return null;
-            if (rows == 0 && names.Length == 0 && cells.Any(c => c.Any(char.IsLetter) && !TableCells.TryNumber(c, out _)))
+            if (
+                rows == 0
+                && names.Length == 0
+                && cells.Any(c => c.Any(char.IsLetter) && !TableCells.TryNumber(c, out _))
+            )
                 return Head(cells);
             if (cells.Length < 2)
                 return "A line needs a time and a level, such as 0.0015,1.";

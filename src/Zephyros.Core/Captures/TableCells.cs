@@ -14,7 +14,7 @@ internal static class TableCells
 
     private const int ShownLength = 40;
 
-    /// <summary>What parts the cells of a table: a semicolon or a tab where there is one in the first line; a comma then is a decimal
+    /// <summary>What parts the cells of a table: a semicolon or a tab where most of its first lines have one; a comma then is a decimal
     /// comma.</summary>
     /// <param name="stream">The file, which is left at its start.</param>
     public static char Delimiter(Stream stream)
@@ -23,9 +23,10 @@ internal static class TableCells
         var head = new char[HeadLength];
         var text = new string(head, 0, reader.ReadBlock(head));
         stream.Position = 0;
-        var first = Array.Find(text.Split('\n'), l => l.Trim() is [not ('#' or Remark), ..]) ?? "";
-        return first.Contains(';', StringComparison.Ordinal) ? ';'
-            : first.Contains('\t', StringComparison.Ordinal) ? '\t'
+        var lines = text.Split('\r', '\n').Where(l => l.Trim() is [not ('#' or Remark), ..]).ToArray();
+        bool Most(char mark) => 2 * lines.Count(l => l.Contains(mark, StringComparison.Ordinal)) > lines.Length;
+        return Most(';') ? ';'
+            : Most('\t') ? '\t'
             : ',';
     }
 
@@ -35,12 +36,10 @@ internal static class TableCells
 
     /// <summary>Reads a number. A comma is a decimal comma here: where it parts cells it does not come this far.</summary>
     public static bool TryNumber(string text, out double number) =>
-        double.TryParse(
-            text.Contains('.', StringComparison.Ordinal) ? text : text.Replace(',', '.'),
-            NumberStyles.Float,
-            CultureInfo.InvariantCulture,
-            out number
-        ) && double.IsFinite(number);
+        (Parse(text, out number) || Parse(text.Replace(',', '.'), out number)) && double.IsFinite(number);
+
+    private static bool Parse(string text, out double number) =>
+        double.TryParse(text, NumberStyles.Float, CultureInfo.InvariantCulture, out number);
 
     /// <summary>The words of a heading.</summary>
     public static string[] Words(string heading) =>

@@ -90,7 +90,10 @@ public sealed record Alarm(string Id, Condition Condition, SensorTest Level, str
                 ReferenceEquals(was, Level) ? Level with { Limit = level }
                 : ReferenceEquals(was, delay) ? (DelayTest)now with { OnAfter = wait }
                 : was is SensorTest over && IsOver(over)
-                    ? over with { Limit = new Reading(Math.Round(over.Limit.Value + by, Decimals)) }
+                    ? over with
+                    {
+                        Limit = new Reading(Math.Round(over.Limit.Value + by, Decimals)),
+                    }
                 : now
         );
         return delay is not null || wait.Value <= 0 ? moved : Waiting(moved, wait);
@@ -103,6 +106,9 @@ public sealed record Alarm(string Id, Condition Condition, SensorTest Level, str
     // A latch waits before it goes on; it is over at once.
     private static Test Waiting(Test test, Milliseconds wait) =>
         test is LatchTest latch
-            ? latch with { Set = [new DelayTest { Of = latch.Set, OnAfter = wait }] }
+            ? latch with
+            {
+                Set = [new DelayTest { Of = latch.Set, OnAfter = wait }],
+            }
             : new DelayTest { Of = [test], OnAfter = wait };
 }

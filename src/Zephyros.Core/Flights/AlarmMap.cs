@@ -124,10 +124,10 @@ public sealed class AlarmMap
     {
         var own = this[level, wait];
         for (var far = 1; far <= Room; far++)
-            for (var l = Math.Max(0, level - far); l <= Math.Min(Grid.Levels.Count - 1, level + far); l++)
-                for (var w = Math.Max(0, wait - far); w <= Math.Min(Grid.Waits.Count - 1, wait + far); w++)
-                    if (this[l, w] is var other && (other.False > own.False || !LeavesEnough(other)))
-                        return far - 1;
+        for (var l = Math.Max(0, level - far); l <= Math.Min(Grid.Levels.Count - 1, level + far); l++)
+        for (var w = Math.Max(0, wait - far); w <= Math.Min(Grid.Waits.Count - 1, wait + far); w++)
+            if (this[l, w] is var other && (other.False > own.False || !LeavesEnough(other)))
+                return far - 1;
         return Room;
     }
 }

@@ -1,3 +1,4 @@
+using Zephyros.Core.Model.Running;
 using Zephyros.Core.Path;
 using Zephyros.Core.Setups;
 using Zephyros.Core.Units;
@@ -28,14 +29,17 @@ internal sealed class AlarmSurvey
         ReplayEvent[]? events = null;
         foreach (var wait in grid.Waits)
         {
-            var plan = SignalPlan.Compile(alarm.With(setup, level, wait));
+            var edited = alarm.With(setup, level, wait);
             // What makes a difference is the same for all times.
-            events ??= [.. new ReplayEvents(plan, new FlightHearing(plan, flight, way)).All().Where(e => e.Matters)];
-            yield return Run(plan, events, flight.End);
+            events ??= Events(SignalPlan.Compile(edited), flight, way);
+            yield return Run(ModelPlan.Compile(edited.Transmitter, edited.Model), events, flight.End);
         }
     }
 
-    private List<Holding> Run(SignalPlan plan, ReplayEvent[] events, TimeSpan end)
+    private static ReplayEvent[] Events(SignalPlan plan, FlightRecording flight, HearingWay way) =>
+        [.. new ReplayEvents(plan, new FlightHearing(plan, flight, way)).All(ignored: false).Where(e => e.Matters)];
+
+    private List<Holding> Run(ModelPlan plan, ReplayEvent[] events, TimeSpan end)
     {
         var model = new ReplayModel(plan, settings);
         var held = new List<Holding>();

@@ -98,7 +98,11 @@ public sealed class FlightCourse
 
     private bool IsFalse(Holding holding) =>
         holding.How == HoldingEnd.ByItself
-        && (alarm.OfBattery ? LoadFell(holding.To) && !IsNeeded(holding.To) : Length(holding) <= wish.Settle.ToTimeSpan());
+        && (
+            alarm.OfBattery
+                ? LoadFell(holding.To) && !IsNeeded(holding.To)
+                : Length(holding) <= wish.Settle.ToTimeSpan()
+        );
 
     // Once the critical moment has been nothing that is said is false.
     private bool IsNeeded(TimeSpan at) =>
@@ -136,7 +140,8 @@ public sealed class FlightCourse
 
     private (TimeSpan?, string) OfBattery(Setup setup)
     {
-        var voltage = flight.Of(ColumnMeaning.Voltage) is { } pack ? (Series: pack, Cells: 1)
+        var voltage =
+            flight.Of(ColumnMeaning.Voltage) is { } pack ? (Series: pack, Cells: 1)
             : flight.Of(ColumnMeaning.CellVoltage) is { } cell ? (Series: cell, setup.Craft.Cells)
             : ((FlightSeries Series, int Cells)?)null;
         // What a board reports before it has measured is no battery.

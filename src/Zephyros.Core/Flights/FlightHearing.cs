@@ -38,8 +38,7 @@ internal sealed class FlightHearing
     public FlightRecording Flight => flight;
 
     /// <summary>Without a step for so long the transmitter misses telemetry.</summary>
-    public TimeSpan MissedAfter =>
-        ReturnPlan.MissedAfter(AtCraft ? back.Interval : flight.Step);
+    public TimeSpan MissedAfter => ReturnPlan.MissedAfter(AtCraft ? back.Interval : flight.Step);
 
     /// <summary>When a step comes.</summary>
     public TimeSpan At(int step) => AtCraft ? back.Interval * (step + 1) : flight.Times[step];
@@ -69,7 +68,14 @@ internal sealed class FlightHearing
         var way = back.Sensors[id];
         if (Recorded(plan, sensor) is not var (series, factor) || (AtCraft && !way.Comes))
             return null;
-        return new HeardSensor(id, place, sensor, series, factor, way.Message is ReturnMessage.Link ? null : way.Message);
+        return new HeardSensor(
+            id,
+            place,
+            sensor,
+            series,
+            factor,
+            way.Message is ReturnMessage.Link ? null : way.Message
+        );
     }
 
     // A voltage of the receiver or the transmitter is another one.

@@ -22,7 +22,6 @@ public sealed class FlightReplay
     private readonly ReplayModel model;
     private readonly HeardReadings heard;
     private readonly Announcer announcer;
-    private readonly string[] sensors;
     private TimeSpan now;
 
     private FlightReplay(Setup setup, FlightRecording flight, IReadOnlyList<string> alarms, HearingWay way)
@@ -31,10 +30,9 @@ public sealed class FlightReplay
         var plan = SignalPlan.Compile(ReplaySetup.Of(setup, alarms.Concat(spoken)));
         hearing = new FlightHearing(plan, flight, way);
         events = new ReplayEvents(plan, hearing);
-        model = new ReplayModel(plan, FlightHands.Of(setup));
+        model = new ReplayModel(plan.Model, FlightHands.Of(setup));
         heard = new HeardReadings(plan.Model.Sensors);
-        sensors = [.. plan.Model.Sensors.Select(s => s.Key)];
-        announcer = new Announcer(plan, v => heard.Spoken(v, id => model.Reading(Array.IndexOf(sensors, id))));
+        announcer = new Announcer(plan, heard.Spoken);
         held = alarms.ToDictionary(a => a, _ => new List<Holding>(), StringComparer.Ordinal);
     }
 
@@ -78,7 +76,7 @@ public sealed class FlightReplay
     {
         WorkOut();
         var count = 0;
-        foreach (var happening in events.All())
+        foreach (var happening in events.All(ignored: true))
         {
             if (count++ % Often == 0)
                 cancel.ThrowIfCancellationRequested();
@@ -88,7 +86,7 @@ public sealed class FlightReplay
                 Reach();
             happening.Put(model);
             if (happening.Heard is { } reading)
-                heard.Take(sensors[happening.Place], reading, now);
+                heard.Take(happening.Place, reading, now);
             if (happening.Matters)
                 WorkOut();
         }
@@ -145,7 +143,10 @@ public sealed class FlightReplay
             if (holds)
                 since[alarm] = now;
             else if (since.Remove(alarm, out var from))
-                held[alarm].Add(new Holding(from, now, model.TelemetryLost ? HoldingEnd.TelemetryMissed : HoldingEnd.ByItself));
+                held[alarm]
+                    .Add(
+                        new Holding(from, now, model.TelemetryLost ? HoldingEnd.TelemetryMissed : HoldingEnd.ByItself)
+                    );
         }
     }
 

@@ -21,7 +21,11 @@ internal sealed record HeardSensor(
 )
 {
     /// <summary>What the transmitter makes of the value of a row; not a number where it has none.</summary>
-    public double At(int row) => Sensor.Kept(new Reading(Math.Round(Series.Values[row] * Factor, Decimals))).Value;
+    public double At(int row)
+    {
+        var value = Series.Values[row];
+        return Sensor.Kept(new Reading(Factor == 1 ? value : Math.Round(value * Factor, Decimals))).Value;
+    }
 
     // What a product of binary fractions adds to a limit is no reading beside it.
     private const int Decimals = 6;

@@ -14,19 +14,35 @@ namespace Zephyros.Core.Flights;
 /// <param name="Lead">What it must leave before the critical moment.</param>
 public sealed record JudgeWish(Reading Critical, Milliseconds Settle, Milliseconds Lead)
 {
-    [Figure(Station.Return, "A battery is too low under load below, less than the level to land, for each cell", ProvenanceKind.OwnAssumption)]
+    [Figure(
+        Station.Return,
+        "A battery is too low under load below, less than the level to land, for each cell",
+        ProvenanceKind.OwnAssumption
+    )]
     private static readonly Volts BelowLand = new(0.1);
 
     [Figure(Station.Return, "A link is critical below a quality of", ProvenanceKind.CommonPractice)]
     private static readonly Percent CriticalQuality = new(50);
 
-    [Figure(Station.Return, "A link is critical below a strength, where it is told in percent, of", ProvenanceKind.CommonPractice)]
+    [Figure(
+        Station.Return,
+        "A link is critical below a strength, where it is told in percent, of",
+        ProvenanceKind.CommonPractice
+    )]
     private static readonly Percent CriticalStrength = new(42);
 
-    [Figure(Station.Return, "A link is critical above the receiver's sensitivity by less than", ProvenanceKind.OwnAssumption)]
+    [Figure(
+        Station.Return,
+        "A link is critical above the receiver's sensitivity by less than",
+        ProvenanceKind.OwnAssumption
+    )]
     private static readonly Decibels CriticalMargin = new(6);
 
-    [Figure(Station.Return, "An alarm was false when it is withdrawn after the load within", ProvenanceKind.OwnAssumption)]
+    [Figure(
+        Station.Return,
+        "An alarm was false when it is withdrawn after the load within",
+        ProvenanceKind.OwnAssumption
+    )]
     private static readonly Milliseconds UsualSettle = new(10_000);
 
     [Figure(Station.Return, "An alarm must leave before the critical moment, at least", ProvenanceKind.OwnAssumption)]

@@ -21,7 +21,8 @@ internal sealed class ReplayEvents
     }
 
     /// <summary>Goes through the flight, once.</summary>
-    public IEnumerable<ReplayEvent> All()
+    /// <param name="ignored">False to leave out the readings of sensors that the model does not look at.</param>
+    public IEnumerable<ReplayEvent> All(bool ignored)
     {
         var (row, last) = (-1, TimeSpan.Zero);
         for (var step = 0; step < hearing.Steps; step++)
@@ -38,6 +39,8 @@ internal sealed class ReplayEvents
             for (var i = 0; i < limits.Length; i++)
             {
                 var sensor = hearing.Sensors[i];
+                if (!ignored && limits[i].Ignored)
+                    continue;
                 if (!hearing.Brings(message, sensor) || sensor.At(row) is var reading && double.IsNaN(reading))
                     continue;
                 yield return ReplayEvent.Read(at, sensor.Place, reading, limits[i].Part(known[sensor.Place], reading));

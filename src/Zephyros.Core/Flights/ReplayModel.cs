@@ -1,6 +1,5 @@
 using Zephyros.Core.Bench;
 using Zephyros.Core.Model.Running;
-using Zephyros.Core.Path;
 using Zephyros.Core.Units;
 
 namespace Zephyros.Core.Flights;
@@ -19,9 +18,9 @@ internal sealed class ReplayModel
     private TimeSpan last;
 
     /// <summary>A transmitter that was just switched on, whose controls stand somewhere.</summary>
-    public ReplayModel(SignalPlan signal, IReadOnlyDictionary<string, double> settings)
+    public ReplayModel(ModelPlan plan, IReadOnlyDictionary<string, double> settings)
     {
-        plan = signal.Model;
+        this.plan = plan;
         hands = plan.StartValues();
         foreach (var (control, setting) in settings)
             if (plan.IndexOf(control) is >= 0 and var index && plan.Controls[index].Value.Read(setting) is { } value)
@@ -48,9 +47,6 @@ internal sealed class ReplayModel
                 )
             : TimeSpan.MaxValue;
 
-    /// <summary>What it has heard last of a sensor, by its place in the plan.</summary>
-    public double Reading(int sensor) => readings[sensor].Value;
-
     /// <summary>Works the model out at a time.</summary>
     public void Run(TimeSpan now)
     {
@@ -63,7 +59,8 @@ internal sealed class ReplayModel
     /// <returns>True when the model was worked out.</returns>
     public bool Reach(TimeSpan now)
     {
-        if (!Memory.Restless || last >= now)
+        // A delay that ends later counts on all the same.
+        if (!Memory.Restless || last >= now || Memory.Ends > (now - last).TotalMilliseconds)
             return false;
         Run(now);
         return true;
@@ -74,9 +71,6 @@ internal sealed class ReplayModel
 
     /// <summary>Puts a control somewhere, without working the model out.</summary>
     public void Put(int control, Percent value) => hands[control] = value;
-
-    /// <summary>Where a control stands.</summary>
-    public Percent Hand(int control) => hands[control];
 
     /// <summary>True when a condition held when the model was worked out last.</summary>
     public bool Holds(string condition) => plan.Holds(Memory, condition);

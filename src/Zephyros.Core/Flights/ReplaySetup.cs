@@ -13,9 +13,7 @@ internal static class ReplaySetup
     {
         var model = setup.Model;
         var graph = ModelGraph.Of(model);
-        var behind = conditions
-            .SelectMany(id => graph.Behind(new ModelNode(NodeKind.Condition, id)))
-            .ToHashSet();
+        var behind = conditions.SelectMany(id => graph.Behind(new ModelNode(NodeKind.Condition, id))).ToHashSet();
         bool Needed(NodeKind kind, string id) => behind.Contains(new ModelNode(kind, id));
         return setup with
         {

@@ -29,6 +29,9 @@ internal sealed class SensorLimits
         );
     }
 
+    /// <summary>True when the model does not look at the sensor at all.</summary>
+    public bool Ignored => !taken && limits.Length == 0;
+
     /// <summary>True when a model may make a difference between two readings.</summary>
     public bool Part(double one, double other) => taken ? one != other : Cell(one) != Cell(other);
 
@@ -37,7 +40,10 @@ internal sealed class SensorLimits
     {
         var cell = 0;
         foreach (var limit in limits)
-            cell += reading > limit ? 2 : reading == limit ? 1 : 0;
+            cell +=
+                reading > limit ? 2
+                : reading == limit ? 1
+                : 0;
         return cell;
     }
 

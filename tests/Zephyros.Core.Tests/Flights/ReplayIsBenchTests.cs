@@ -80,7 +80,13 @@ public sealed class ReplayIsBenchTests
         {
             Channels = model.Channels.ToImmutableDictionary(
                 c => c.Key,
-                c => c.Value with { Steps = c.Value.Steps.RemoveRange(c.Value.Steps.Where(s => s.Value is SlowStep).Select(s => s.Key)) }
+                c =>
+                    c.Value with
+                    {
+                        Steps = c.Value.Steps.RemoveRange(
+                            c.Value.Steps.Where(s => s.Value is SlowStep).Select(s => s.Key)
+                        ),
+                    }
             ),
             Conditions = model.Conditions.ToImmutableDictionary(
                 c => c.Key,
@@ -138,7 +144,13 @@ public sealed class ReplayIsBenchTests
     }
 
     private static Test Shifted(Test test) =>
-        test is DelayTest delay ? delay with { OnAfter = Shifted(delay.OnAfter), OffAfter = Shifted(delay.OffAfter) } : test;
+        test is DelayTest delay
+            ? delay with
+            {
+                OnAfter = Shifted(delay.OnAfter),
+                OffAfter = Shifted(delay.OffAfter),
+            }
+            : test;
 
     private static Milliseconds Shifted(Milliseconds time) =>
         time.Value > 0 ? new Milliseconds((Math.Floor(time.Value / Tenth) * Tenth) + Odd) : time;
@@ -170,7 +182,12 @@ public sealed class ReplayIsBenchTests
             {
                 var (_, _, low, high, step) = Recorded[i];
                 var stays = row > 0 && random.Next(4) > 0;
-                series[i].Add(stays ? series[i][^1] : Math.Round(low + (Math.Floor(random.NextDouble() * (high - low) / step) * step), 2));
+                series[i]
+                    .Add(
+                        stays
+                            ? series[i][^1]
+                            : Math.Round(low + (Math.Floor(random.NextDouble() * (high - low) / step) * step), 2)
+                    );
             }
 
             throttle.Add(row > 0 && random.Next(6) > 0 ? throttle[^1] : random.Next(101));
@@ -182,7 +199,9 @@ public sealed class ReplayIsBenchTests
         return new FlightRecording(
             [.. times],
             [
-                .. Recorded.Select((r, i) => new FlightSeries(r.Meaning, ColumnUnits.Of(r.Meaning)[0].Symbol, [.. series[i]])),
+                .. Recorded.Select(
+                    (r, i) => new FlightSeries(r.Meaning, ColumnUnits.Of(r.Meaning)[0].Symbol, [.. series[i]])
+                ),
                 new FlightSeries(ColumnMeaning.Throttle, "%", [.. throttle]),
             ]
         );

@@ -20,6 +20,14 @@ internal sealed class InventedPilot(SeededChance chance, InventedKind kind)
             nextBurst = burstEnds + 3 + (chance.Next() * (calm ? 60 : 18));
         }
 
-        return Math.Clamp((time < burstEnds ? 92 : calm ? 38 : 46) + wander, 12, 100);
+        return Math.Clamp(
+            (
+                time < burstEnds ? 92
+                : calm ? 38
+                : 46
+            ) + wander,
+            12,
+            100
+        );
     }
 }

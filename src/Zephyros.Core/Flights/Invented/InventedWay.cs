@@ -47,7 +47,9 @@ internal sealed class InventedWay
     {
         flown += flies ? step : 0;
         // Out and back again, as on a swing.
-        Distance = flies ? farthest * (1 - Math.Cos(flown / Turn * Math.PI)) / 2 : Math.Max(0, Distance - (Speed * step));
+        Distance = flies
+            ? farthest * (1 - Math.Cos(flown / Turn * Math.PI)) / 2
+            : Math.Max(0, Distance - (Speed * step));
         Height = flies ? Math.Min(Height + (2 * step), 45) : Math.Max(0, Height - (3 * step));
         shadow += ((chance.Next() - 0.5) * 0.9) - (shadow * 0.02);
         var point = LinkBudget.PracticalPoint(link, new Kilometres(Math.Max(Distance, 2) / 1000));

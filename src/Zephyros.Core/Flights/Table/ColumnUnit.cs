@@ -7,7 +7,7 @@ namespace Zephyros.Core.Flights.Table;
 public readonly record struct ColumnUnit(string Symbol, double Scale = 1, double Shift = 0)
 {
     /// <summary>A cell of the column in the unit that is computed with.</summary>
-    public double Taken(double cell) => Math.Round((cell * Scale) + Shift, Decimals);
+    public double Taken(double cell) => Scale == 1 && Shift == 0 ? cell : Math.Round((cell * Scale) + Shift, Decimals);
 
     // What a sum of binary fractions adds to a limit is no reading beside it.
     private const int Decimals = 6;

@@ -172,5 +172,5 @@ internal sealed class ColumnValues(int index, string head, ColumnTold? told, int
         Remark = "No number is above a full cell: taken for the voltage of one cell.";
     }
 
-    private void Leave(string remark) => (Meaning, Remark) = (ColumnMeaning.LeftOut, remark);
+    private void Leave(string remark) => (Meaning, Remark, Unit) = (ColumnMeaning.LeftOut, remark, new(""));
 }

@@ -64,7 +64,7 @@ public static class FlightFile
     {
         stream.Position = 0;
         using var text = TableCells.Text(stream);
-        using var lines = new SoundLines(text, damaged);
+        using var lines = new SoundLines(text, delimiter, damaged);
         using var parser = new CsvParser(
             lines,
             new CsvConfiguration(CultureInfo.InvariantCulture)

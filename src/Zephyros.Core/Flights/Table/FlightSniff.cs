@@ -17,6 +17,9 @@ internal sealed record FlightSniff(
     // Rows that would be so far apart are counted in a smaller unit, in seconds.
     private const double FarApart = 3;
 
+    /// <summary>True when the heads are fewer than the columns: something parts cells that should not.</summary>
+    public bool TooFewHeads { get; private init; }
+
     /// <summary>Looks at the first rows of a table.</summary>
     /// <param name="sample">The rows.</param>
     /// <param name="told">What the pilot says of columns, by their place.</param>
@@ -51,14 +54,19 @@ internal sealed record FlightSniff(
         LeaveDoubles(columns, told);
         if (time is not null)
             DecideTime(time, head?[time.Index] ?? "", told.GetValueOrDefault(time.Index), rows);
-        return new(columns, time, first, rows.Any(r => r.Any(c => c.Contains(',', StringComparison.Ordinal))));
+        return new(columns, time, first, rows.Any(r => r.Any(c => c.Contains(',', StringComparison.Ordinal))))
+        {
+            TooFewHeads = first > 0 && head is null && sample[first - 1].Length > 1,
+        };
     }
 
-    // More cells with numbers or times than without.
+    // At least as many cells with numbers or times as with something else.
     private static bool IsNumbers(string[] cells)
     {
         var filled = cells.Where(c => c.Length > 0).ToArray();
-        return filled.Length > 1 && 2 * filled.Count(c => TableCells.TryNumber(c, out _) || IsClock(c)) >= filled.Length;
+        return cells.Length > 1
+            && filled.Length > 0
+            && 2 * filled.Count(c => TableCells.TryNumber(c, out _) || IsClock(c)) >= filled.Length;
     }
 
     private static bool IsClock(string cell) => new FlightClock(new(ColumnUnits.Clock)).Read(cell) is not null;
@@ -77,7 +85,7 @@ internal sealed record FlightSniff(
     private static bool Rises(string[][] rows, int column)
     {
         var times = Numbers(rows, column);
-        return times.Length > 2
+        return times.Length > 1
             && times.Length == rows.Length
             && times[^1] > times[0]
             && times.Zip(times.Skip(1)).All(t => t.Second >= t.First);
@@ -94,11 +102,11 @@ internal sealed record FlightSniff(
     private static void LeaveDoubles(ColumnValues[] columns, IReadOnlyDictionary<int, ColumnTold> told)
     {
         foreach (var same in columns.Where(c => c.Meaning != ColumnMeaning.LeftOut).GroupBy(c => c.Meaning).ToArray())
-            foreach (var other in same.OrderByDescending(c => told.ContainsKey(c.Index)).Skip(1))
-                (other.Meaning, other.Remark) = (
-                    ColumnMeaning.LeftOut,
-                    $"A second column for {same.Key.Words()}: the first is taken."
-                );
+        foreach (var other in same.OrderByDescending(c => told.ContainsKey(c.Index)).Skip(1))
+            (other.Meaning, other.Remark) = (
+                ColumnMeaning.LeftOut,
+                $"A second column for {same.Key.Words()}: the first is taken."
+            );
     }
 
     private static void DecideTime(ColumnValues time, string head, ColumnTold? told, string[][] rows)
@@ -113,7 +121,10 @@ internal sealed record FlightSniff(
             var times = Numbers(rows, time.Index);
             var steps = times.Zip(times.Skip(1), (one, next) => next - one).Where(s => s > 0).Order().ToArray();
             var step = steps.Length == 0 ? 0 : steps[steps.Length / 2];
-            var symbol = step < FarApart ? "s" : step < FarApart * 1000 ? "ms" : "µs";
+            var symbol =
+                step < FarApart ? "s"
+                : step < FarApart * 1000 ? "ms"
+                : "µs";
             time.SetUnit(ColumnUnits.Find(ColumnMeaning.Time, symbol)!.Value, ColumnHow.Range);
             if (symbol != "s" && time.Remark.Length == 0)
                 time.Remark = $"Rows are {step:0} apart: taken for {symbol}.";

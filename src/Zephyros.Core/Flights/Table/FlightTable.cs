@@ -81,14 +81,13 @@ internal sealed class FlightTable
         foreach (var column in kept)
             column.Decide();
         Tell(delimiter);
-        var series = kept
-            .Where(c => c.Meaning is not ColumnMeaning.LeftOut && c.Filled > 0)
+        var series = kept.Where(c => c.Meaning is not ColumnMeaning.LeftOut && c.Filled > 0)
             .Select(c => c.Series())
             .ToArray();
         var problem =
-            sniff.Time is null ? "No column is known to be the time: say which one is."
-            : delimiter == ',' && otherLength > times.Count
-                ? "Most rows have more cells than they should: numbers with commas, parted by commas? Write them with points, or part the cells by semicolons."
+            delimiter == ',' && (sniff.TooFewHeads || otherLength > times.Count)
+                ? "Rows have more cells than the heads, or than each other: numbers with commas, parted by commas? Write them with points, or part the cells by semicolons."
+            : sniff.Time is null ? "No column is known to be the time: say which one is."
             : times.Count < 2 ? "A recorded flight needs two rows with a time."
             : series.Length == 0 ? "No column but the time is understood: say what they mean."
             : times[^1] > FlightLimits.Longest ? "A recorded flight may last a day."

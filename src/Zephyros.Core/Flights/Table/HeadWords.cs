@@ -7,7 +7,17 @@ namespace Zephyros.Core.Flights.Table;
 internal static class HeadWords
 {
     // What another craft part's voltage is called, or a share of a battery: neither is the pack's voltage.
-    private static readonly string[] NotPack = ["rx", "receiver", "tx", "radio", "transmitter", "servo", "percent", "%"];
+    private static readonly string[] NotPack =
+    [
+        "rx",
+        "receiver",
+        "tx",
+        "radio",
+        "transmitter",
+        "servo",
+        "percent",
+        "%",
+    ];
 
     private static readonly (ColumnMeaning Meaning, string[] Any, string[] With)[] Known =
     [
@@ -64,11 +74,7 @@ internal static class HeadWords
 
     // A percent sign stands at the end of a word as well as alone.
     private static string[] Raw(string head) =>
-        [
-            .. TableCells
-                .Words(head.Replace("%", " % ", StringComparison.Ordinal))
-                .Select(w => w.ToLowerInvariant()),
-        ];
+        [.. TableCells.Words(head.Replace("%", " % ", StringComparison.Ordinal)).Select(w => w.ToLowerInvariant())];
 
     // "VBat" and "linkQuality" are two words each.
     private static IEnumerable<string> Parted(string head)
@@ -76,7 +82,8 @@ internal static class HeadWords
         var parted = string.Concat(
             head.Select(
                 (c, i) =>
-                    i > 0 && (char.IsUpper(c) && char.IsLower(head[i - 1]) || char.IsDigit(c) && char.IsLetter(head[i - 1]))
+                    i > 0
+                    && (char.IsUpper(c) && char.IsLower(head[i - 1]) || char.IsDigit(c) && char.IsLetter(head[i - 1]))
                         ? $" {c}"
                         : $"{c}"
             )

@@ -4,9 +4,9 @@ namespace Zephyros.Core.Flights.Table;
 
 /// <summary>Hands a reader of tables the sound lines of a text, and an empty line for each of the others, so that lines keep their
 /// numbers.</summary>
-/// <remarks>No cell of a flight goes over several lines, so a line with a quote that is not closed is damaged: as a cell it would
-/// swallow the rest of the file.</remarks>
-internal sealed class SoundLines(TextReader text, Action<FlightDamage> damaged) : TextReader
+/// <remarks>No cell of a flight goes over several lines, so a line with a quote that is not closed, or stands inside a cell, is damaged: it
+/// would swallow the rest of the file.</remarks>
+internal sealed class SoundLines(TextReader text, char delimiter, Action<FlightDamage> damaged) : TextReader
 {
     private static readonly SearchValues<char> Ends = SearchValues.Create('\r', '\n');
 
@@ -76,8 +76,9 @@ internal sealed class SoundLines(TextReader text, Action<FlightDamage> damaged) 
         var own = line.AsSpan(0, length);
         var wrong =
             tooLong ? $"The line has more than {FlightLimits.LineLength} characters: left out."
+            : own is ['#', ..] ? null
             : own.Contains('\0') ? "This is no text: the row is left out."
-            : own.Count('"') % 2 != 0 ? "A quote is not closed: the row is left out."
+            : !IsQuoted(own) ? "A quote stands in a cell, or is not closed: the row is left out."
             : null;
         if (wrong is not null)
         {
@@ -86,6 +87,36 @@ internal sealed class SoundLines(TextReader text, Action<FlightDamage> damaged) 
         }
 
         line[length++] = '\n';
+        return true;
+    }
+
+    // RFC 4180: a quote opens a cell and closes it; inside, two of them are one.
+    private bool IsQuoted(ReadOnlySpan<char> cells)
+    {
+        while (cells.Contains('"'))
+        {
+            var cell = cells.IndexOf(delimiter) is >= 0 and var end ? cells[..end] : cells;
+            if (cell.TrimStart() is not ['"', ..])
+            {
+                if (cell.Contains('"'))
+                    return false;
+                cells = cells[(cell.Length + 1)..];
+                continue;
+            }
+
+            cells = cells[(cells.IndexOf('"') + 1)..];
+            while (cells.IndexOf('"') is >= 0 and var quote && quote + 1 < cells.Length && cells[quote + 1] == '"')
+                cells = cells[(quote + 2)..];
+            if (cells.IndexOf('"') is not (>= 0 and var closes))
+                return false;
+            cells = cells[(closes + 1)..].TrimStart(' ');
+            if (cells.IsEmpty)
+                return true;
+            if (cells[0] != delimiter)
+                return false;
+            cells = cells[1..];
+        }
+
         return true;
     }
 }
