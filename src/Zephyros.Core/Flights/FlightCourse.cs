@@ -19,6 +19,13 @@ public sealed class FlightCourse
     )]
     private static readonly TimeSpan CriticalAfter = TimeSpan.FromSeconds(5);
 
+    [Figure(
+        Station.Return,
+        "An alarm of the battery is false when it begins with more left of what it gives until it is critical than",
+        ProvenanceKind.OwnAssumption
+    )]
+    private static readonly Percent Much = new(50);
+
     private readonly FlightRecording flight;
     private readonly Alarm alarm;
     private readonly JudgeWish wish;
@@ -77,38 +84,74 @@ public sealed class FlightCourse
         TimeSpan? lead = null;
         foreach (var holding in held)
         {
-            if (Critical is { } at && holding.From <= at && at <= holding.To)
+            if (Critical is { } at && Stands(holding, at))
                 lead = at - holding.From;
-            else if (IsFalse(holding))
+            if (IsFalse(holding))
                 wrong++;
         }
 
         return new AlarmScore(wrong, Critical, lead);
     }
 
+    /// <summary>True when the alarm left what is wanted, or nothing was to be warned of.</summary>
+    public bool IsEnough(AlarmScore score) => !score.Missed && !(score.Lead < wish.Lead.ToTimeSpan());
+
+    /// <summary>How an alarm did, in a sentence or two.</summary>
+    /// <param name="score">What <see cref="Score"/> made of it.</param>
+    /// <param name="held">When it held.</param>
+    public string Words(AlarmScore score, IReadOnlyList<Holding> held)
+    {
+        var wrong = score.False switch
+        {
+            0 => "No false alarm",
+            1 => "One false alarm",
+            _ => $"{score.False} false alarms",
+        };
+        if (score.Critical is not { } at)
+            return $"{wrong}. The critical moment never came, so whether it would come in time is not known.";
+        var wanted = wish.Lead.Words;
+        var lead = FlightTimes.Words(score.Lead ?? default);
+        return score.Lead is not null
+            ? IsEnough(score)
+                ? $"{wrong}; it stood {lead} before the critical moment ({CriticalWhy}), and {wanted} are wanted."
+                : $"{wrong}, and too late: it stood {lead} before the critical moment ({CriticalWhy}), and {wanted} are wanted."
+            : held.FirstOrDefault(h => h.From > at) is { } late
+                ? $"{wrong}, and missed: it came {FlightTimes.Words(late.From - at)} after the critical moment ({CriticalWhy})."
+                : $"{wrong}, and missed: none stood at the critical moment ({CriticalWhy}).";
+    }
+
     /// <summary>Judges each time for which it held.</summary>
     public IReadOnlyList<JudgedHolding> Judge(IReadOnlyList<Holding> held) =>
-        [
-            .. held.Select(h => new JudgedHolding(
-                h,
-                !(Critical is { } at && h.From <= at && at <= h.To) && IsFalse(h),
-                Why(h)
-            )),
-        ];
+        [.. held.Select(h => new JudgedHolding(h, IsFalse(h), Why(h)))];
 
-    private bool IsFalse(Holding holding) =>
+    private static bool Stands(Holding holding, TimeSpan at) => holding.From <= at && at <= holding.To;
+
+    private bool IsFalse(Holding holding) => IsEarly(holding) || IsWithdrawn(holding);
+
+    // Long before anything is critical nobody heeds it: with more than half of the charge, or of the time, to go until then.
+    private bool IsEarly(Holding holding)
+    {
+        var until = Critical ?? flight.End;
+        if (holding.From >= until)
+            return false;
+        if (!alarm.OfBattery || used is null)
+            return 2 * ((holding.To < until ? holding.To : until) - holding.From) > until;
+        var usable = Critical is null ? capacity : used[flight.RowAt(until)];
+        return used[flight.RowAt(holding.From)] < (1 - (Much.Value / 100)) * usable;
+    }
+
+    private bool IsWithdrawn(Holding holding) =>
         holding.How == HoldingEnd.ByItself
+        && !(Critical is { } at && Stands(holding, at))
         && (
             alarm.OfBattery
                 ? LoadFell(holding.To) && !IsNeeded(holding.To)
-                : Length(holding) <= wish.Settle.ToTimeSpan()
+                : holding.To - holding.From <= wish.Settle.ToTimeSpan()
         );
 
     // Once the critical moment has been nothing that is said is false.
     private bool IsNeeded(TimeSpan at) =>
         Critical <= at || (needed is { } charge && used is not null && capacity - used[flight.RowAt(at)] <= charge);
-
-    private static TimeSpan Length(Holding holding) => holding.To - holding.From;
 
     // The load was high within the time to settle.
     private bool LoadFell(TimeSpan at)
@@ -124,14 +167,19 @@ public sealed class FlightCourse
 
     private string Why(Holding holding)
     {
-        var left = LeftAt(holding.To) is { } share ? $" with {Figures.Plain(100 * share, 0)} % left" : "";
-        if (Critical is { } at && holding.From <= at && at <= holding.To)
-            return $"stands {Figures.Plain((at - holding.From).TotalSeconds, 1)} s before it is critical ({CriticalWhy})";
+        var left =
+            alarm.OfBattery && LeftAt(holding.To) is { } share ? $" with {Figures.Plain(100 * share, 0)} % left" : "";
+        if (IsEarly(holding))
+            return LeftAt(holding.From) is { } much && alarm.OfBattery
+                ? $"false: begins with {Figures.Plain(100 * much, 0)} % left"
+                : "false: holds for more than half of the time";
+        if (Critical is { } at && Stands(holding, at))
+            return $"stands {FlightTimes.Words(at - holding.From)} before it is critical ({CriticalWhy})";
         return holding.How switch
         {
             HoldingEnd.TelemetryMissed => "ends as telemetry is missed",
             HoldingEnd.Over => "stands to the end" + left,
-            HoldingEnd.ByItself when IsFalse(holding) => alarm.OfBattery && load is not null
+            HoldingEnd.ByItself when IsWithdrawn(holding) => alarm.OfBattery && load is not null
                 ? $"false: withdrawn as the load came down{left}"
                 : $"false: withdrawn by itself{left}",
             HoldingEnd.ByItself => $"is withdrawn{left}",

@@ -1,5 +1,6 @@
 using Zephyros.Core.Bench;
 using Zephyros.Core.Path;
+using Zephyros.Core.Return;
 using Zephyros.Core.Setups;
 
 namespace Zephyros.Core.Flights;
@@ -33,6 +34,7 @@ public sealed class FlightReplay
         model = new ReplayModel(plan.Model, FlightHands.Of(setup));
         heard = new HeardReadings(plan.Model.Sensors);
         announcer = new Announcer(plan, heard.Spoken);
+        Silent = [.. SilentOf(plan)];
         held = alarms.ToDictionary(a => a, _ => new List<Holding>(), StringComparer.Ordinal);
     }
 
@@ -49,8 +51,8 @@ public sealed class FlightReplay
     /// <summary>True when the rows were taken as measured at the craft, and brought down by telemetry.</summary>
     public bool AtCraft => hearing.AtCraft;
 
-    /// <summary>The ids of the sensors that the recording gave readings to.</summary>
-    public IReadOnlyList<string> Heard => [.. hearing.Sensors.Select(s => s.Id)];
+    /// <summary>What the model asks and never heard, in sentences: it was not recorded, or does not come.</summary>
+    public IReadOnlyList<string> Silent { get; }
 
     /// <summary>Runs a flight through a model.</summary>
     /// <param name="setup">The setup.</param>
@@ -70,6 +72,18 @@ public sealed class FlightReplay
         var made = new FlightReplay(setup, flight, alarms, way);
         made.Run(cancel);
         return made;
+    }
+
+    private IEnumerable<string> SilentOf(SignalPlan plan)
+    {
+        var limits = SensorLimits.Of(plan.Setup.Model);
+        var heardOf = hearing.Sensors.Select(s => s.Id).ToHashSet(StringComparer.Ordinal);
+        var back = ReturnPlan.Of(plan.Setup);
+        return from sensor in plan.Model.Sensors
+            where !limits[sensor.Key].Ignored && !heardOf.Contains(sensor.Key)
+            select hearing.AtCraft && back.Sensors[sensor.Key].Obstacle is { } obstacle
+                ? $"{sensor.Value.Label} does not come: {obstacle.Words}"
+                : $"{sensor.Value.Label} is not in the recording, and stays at {sensor.Value.Words(sensor.Value.Bench)}.";
     }
 
     private void Run(CancellationToken cancel)

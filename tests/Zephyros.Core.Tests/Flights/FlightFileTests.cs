@@ -173,7 +173,7 @@ public sealed class FlightFileTests
     {
         var reading = FlightRig.Read("time,pack\n0,14\n1,14\n2,14\n63,13\n64,13\n");
         Assert.Equal(
-            "Nothing was recorded for 1 min 1 s from 2 s on: no telemetry came, or the recorder stood.",
+            "Nothing was recorded for 61 s from 2 s on: no telemetry came, or the recorder stood.",
             Assert.Single(reading.Remarks)
         );
     }

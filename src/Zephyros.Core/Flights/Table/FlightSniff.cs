@@ -126,8 +126,8 @@ internal sealed record FlightSniff(
                 : step < FarApart * 1000 ? "ms"
                 : "µs";
             time.SetUnit(ColumnUnits.Find(ColumnMeaning.Time, symbol)!.Value, ColumnHow.Range);
-            if (symbol != "s" && time.Remark.Length == 0)
-                time.Remark = $"Rows are {step:0} apart: taken for {symbol}.";
+            if (symbol != "s")
+                time.Remark = $"{time.Remark} Rows are {step:0} apart: taken for {symbol}.".TrimStart();
         }
     }
 }

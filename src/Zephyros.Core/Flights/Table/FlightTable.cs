@@ -68,7 +68,6 @@ internal sealed class FlightTable
         for (var i = 0; i < kept.Length; i++)
             if (!ColumnValues.Read(cells[kept[i].Index], out row[i]))
                 DamagedCell(line, kept[i], cells[kept[i].Index]);
-        sniff.Time.See(time);
         Put(time, line);
         return times.Count <= FlightLimits.Rows;
     }
@@ -132,7 +131,7 @@ internal sealed class FlightTable
                 break;
             case RowTimes.Fate.Jumped:
                 remarks.Add(
-                    $"Line {heldLine}: the clock goes {(order.Jump < 0 ? "back" : "on")} by {Long(Math.Abs(order.Jump))}. What follows is put right after what was."
+                    $"Line {heldLine}: the clock goes {(order.Jump < 0 ? "back" : "on")} by {FlightTimes.Words(TimeSpan.FromSeconds(Math.Abs(order.Jump)))}. What follows is put right after what was."
                 );
                 Store(order.HeldAt, held);
                 Store(order.At, row);
@@ -189,14 +188,9 @@ internal sealed class FlightTable
                 gaps.Add((recording.Times[i - 1], length));
         foreach (var (at, length) in gaps.Take(ShownGaps))
             remarks.Add(
-                $"Nothing was recorded for {Long(length.TotalSeconds)} from {Long(at.TotalSeconds)} on: no telemetry came, or the recorder stood."
+                $"Nothing was recorded for {FlightTimes.Words(length)} from {FlightTimes.Words(at)} on: no telemetry came, or the recorder stood."
             );
         if (gaps.Count > ShownGaps)
             remarks.Add($"{gaps.Count - ShownGaps} more gaps.");
     }
-
-    private static string Long(double seconds) =>
-        seconds < 60
-            ? $"{Figures.Plain(seconds, 1)} s"
-            : $"{Figures.Rough(Math.Floor(seconds / 60))} min {Figures.Plain(Math.Floor(seconds % 60), 0)} s";
 }

@@ -2,6 +2,7 @@ import type { Setup, SetupView } from '../../api/types';
 import type { Changes } from '../../edits/useChanges';
 import { StationParts } from '../StationParts';
 import { BatteryPart } from './BatteryPart';
+import { FlightsPart } from './flights/FlightsPart';
 import { SearchPart } from './SearchPart';
 import { SensorsPart } from './SensorsPart';
 
@@ -12,7 +13,7 @@ interface Props {
   changes: Changes;
 }
 
-/** The way back: what comes to the transmitter and how old it is, the battery that must last, and what a search finds. */
+/** The way back: what comes to the transmitter and how old it is, the battery that must last, its alarms on recorded flights, and what a search finds. */
 export default function ReturnStation({ id, setup, view, changes }: Props) {
   const all = { setup, view, changes };
   return (
@@ -22,6 +23,7 @@ export default function ReturnStation({ id, setup, view, changes }: Props) {
       parts={[
         { part: 'sensors', name: 'Sensors', content: <SensorsPart id={id} {...all} /> },
         { part: 'battery', name: 'Battery', content: <BatteryPart {...all} /> },
+        { part: 'flights', name: 'Flights', content: <FlightsPart id={id} changes={changes} /> },
         { part: 'search', name: 'Search', content: <SearchPart id={id} setup={setup} view={view} /> },
       ]}
     />
