@@ -56,6 +56,19 @@ const record = async (page, kind) => {
   await page.getByRole('menuitem', { name: kind }).click();
   await page.getByRole('heading', { name: /^Frame 1 of/ }).waitFor();
 };
+const flown = async (page) => {
+  // The last of all: it puts Wren's level right, with which the others show her.
+  const limit = page.getByRole('button', { name: 'Limit 14.1 V for “Empty”' });
+  await page.getByRole('tab', { name: 'Flights' }).waitFor();
+  if (await limit.isVisible()) await limit.click();
+  if (!(await page.getByRole('list', { name: 'Flights' }).isVisible()))
+    for (const kind of [/fade/, /gusts/]) {
+      await page.getByRole('button', { name: 'An invented flight' }).click();
+      await page.getByRole('menuitem', { name: kind }).click();
+      await page.getByText(kind).and(page.getByText('Invented')).waitFor();
+    }
+  await page.getByText(/false alarms?, and too late/).waitFor();
+};
 const editCondition = (page) => page.getByRole('button', { name: 'Edit Home asked' }).click();
 const editCurve = (page) => page.getByRole('button', { name: /^Curve of|^curve of/ }).click();
 
@@ -217,7 +230,6 @@ const VIEWS = [
   {
     name: 'ports',
     path: '/craft/wren/wire',
-    main: true,
     prepare: (page) => page.getByRole('listitem', { name: 'Port 5', exact: true }).scrollIntoViewIfNeeded(),
   },
   { name: 'wire', path: '/craft/sandpiper/wire', prepare: pushThrottle, main: true },
@@ -257,6 +269,7 @@ const VIEWS = [
   },
   { name: 'armed', path: '/craft/wren/board', prepare: arm, main: true, bench: true },
   { name: 'fixed', path: '/craft/sandpiper/board', prepare: fixed },
+  { name: 'flights', path: '/craft/wren/return?part=flights', main: true, prepare: flown },
 ];
 
 const all = process.argv[2];

@@ -12,7 +12,15 @@ namespace Zephyros.Core.Flights;
 /// <param name="Level">The part of it that asks whether the reading is below the level.</param>
 /// <param name="SensorId">The id of the sensor.</param>
 /// <param name="Sensor">The sensor.</param>
-public sealed record Alarm(string Id, Condition Condition, SensorTest Level, string SensorId, Sensor Sensor)
+/// <param name="Kind">What it warns of.</param>
+public sealed record Alarm(
+    string Id,
+    Condition Condition,
+    SensorTest Level,
+    string SensorId,
+    Sensor Sensor,
+    AlarmKind Kind
+)
 {
     // Levels are told to a hundredth.
     private const int Decimals = 2;
@@ -21,7 +29,7 @@ public sealed record Alarm(string Id, Condition Condition, SensorTest Level, str
     public Milliseconds Wait => Delay?.OnAfter ?? default;
 
     /// <summary>True when it warns of the battery, false when it warns of the link.</summary>
-    public bool OfBattery => Sensor.Measures == SensorSubject.Voltage;
+    public bool OfBattery => Kind == AlarmKind.Battery;
 
     private DelayTest? Delay => TestTrees.WayTo(Condition.Test, Level).OfType<DelayTest>().LastOrDefault();
 
@@ -65,20 +73,15 @@ public sealed record Alarm(string Id, Condition Condition, SensorTest Level, str
         );
 
     private static Alarm? Of(TransmitterModel model, string id, Condition condition) =>
-        TestTrees
-            .SensorTests(condition.Test)
-            .Where(t => t.Relation == Relation.Below && Warns(model.Sensors[t.Sensor]))
-            .OrderByDescending(t => t.Limit.Value)
-            .Select(t => new Alarm(id, condition, t, t.Sensor, model.Sensors[t.Sensor]))
-            .FirstOrDefault();
-
-    private static bool Warns(Sensor sensor) =>
-        sensor.MeasuredBy == sensor.Measures.UsualOrigin()
-        && sensor.Measures
-            is SensorSubject.Voltage
-                or SensorSubject.LinkQuality
-                or SensorSubject.DownLinkQuality
-                or SensorSubject.Strength;
+        (
+            from test in TestTrees.SensorTests(condition.Test)
+            where test.Relation == Relation.Below
+            let sensor = model.Sensors[test.Sensor]
+            let kind = AlarmKinds.Of(sensor)
+            where kind is not null
+            orderby test.Limit.Value descending
+            select new Alarm(id, condition, test, test.Sensor, sensor, kind.Value)
+        ).FirstOrDefault();
 
     private Test Moved(Reading level, Milliseconds wait)
     {

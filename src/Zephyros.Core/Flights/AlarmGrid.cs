@@ -1,6 +1,5 @@
 using Zephyros.Core.Air;
 using Zephyros.Core.Craft;
-using Zephyros.Core.Model;
 using Zephyros.Core.Setups;
 using Zephyros.Core.Units;
 
@@ -24,17 +23,17 @@ public sealed record AlarmGrid(IReadOnlyList<Reading> Levels, IReadOnlyList<Mill
     /// <summary>What is usually tried.</summary>
     public static AlarmGrid Of(Setup setup, Alarm alarm)
     {
-        var (first, step) = alarm.Sensor.Measures switch
+        var (first, step) = alarm.Kind switch
         {
-            SensorSubject.Voltage => (
+            AlarmKind.Battery => (
                 setup.Craft.Cells * (CellVoltages.Land(setup.Craft.Chemistry).Value - BelowLand),
                 setup.Craft.Cells * CellStep
             ),
-            SensorSubject.Strength when alarm.Sensor.Unit != "%" => (
+            AlarmKind.Strength when alarm.Sensor.Unit != "%" => (
                 Math.Floor(LinkBudget.SensitivityOf(setup.Air).Value),
                 1
             ),
-            _ => (LowestQuality, QualityStep),
+            AlarmKind.Strength or AlarmKind.LinkQuality or AlarmKind.DownLinkQuality => (LowestQuality, QualityStep),
         };
         return new(
             [.. Enumerable.Range(0, LevelCount).Select(i => new Reading(Math.Round(first + (i * step), 2)))],

@@ -1,6 +1,5 @@
 using Zephyros.Core.Craft;
 using Zephyros.Core.Flights.Table;
-using Zephyros.Core.Model;
 using Zephyros.Core.Return;
 using Zephyros.Core.Setups;
 using Zephyros.Core.Units;
@@ -159,7 +158,9 @@ public sealed class FlightCourse
         if (load is null)
             return true;
         var from = at - wish.Settle.ToTimeSpan();
-        for (var row = flight.RowAt(at); row >= 0 && flight.Times[row] >= from; row--)
+        var last = flight.RowAt(at);
+        // What a row says is so until the next one.
+        for (var row = last; row >= 0 && (row == last || flight.Times[row + 1] >= from); row--)
             if (load.Values[row] >= high)
                 return true;
         return false;
@@ -214,13 +215,7 @@ public sealed class FlightCourse
     // A link that brings nothing any more is critical as well.
     private (TimeSpan?, string) OfLink()
     {
-        var meaning = alarm.Sensor.Measures switch
-        {
-            SensorSubject.LinkQuality => ColumnMeaning.LinkQuality,
-            SensorSubject.DownLinkQuality => ColumnMeaning.DownLinkQuality,
-            _ => ColumnMeaning.Strength,
-        };
-        var series = flight.Of(meaning);
+        var series = flight.Of(alarm.Kind.Column());
         var weak = series is null ? null : First(row => series.Values[row] < wish.Critical.Value);
         TimeSpan? gone = null;
         for (var row = 1; row < flight.Times.Length && gone is null; row++)

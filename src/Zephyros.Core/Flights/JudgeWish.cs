@@ -1,6 +1,5 @@
 using Zephyros.Core.Air;
 using Zephyros.Core.Craft;
-using Zephyros.Core.Model;
 using Zephyros.Core.Return;
 using Zephyros.Core.Setups;
 using Zephyros.Core.Units;
@@ -16,7 +15,7 @@ public sealed record JudgeWish(Reading Critical, Milliseconds Settle, Millisecon
 {
     [Figure(
         Station.Return,
-        "A battery is too low under load below, less than the level to land, for each cell",
+        "A battery under load is critical below the level to land by, for each cell",
         ProvenanceKind.OwnAssumption
     )]
     private static readonly Volts BelowLand = new(0.1);
@@ -64,13 +63,13 @@ public sealed record JudgeWish(Reading Critical, Milliseconds Settle, Millisecon
         );
 
     private static Reading UsualCritical(Setup setup, Alarm alarm) =>
-        alarm.Sensor.Measures switch
+        alarm.Kind switch
         {
-            SensorSubject.Voltage => new Reading(
+            AlarmKind.Battery => new Reading(
                 Math.Round(setup.Craft.Cells * (CellVoltages.Land(setup.Craft.Chemistry) - BelowLand).Value, 2)
             ),
-            SensorSubject.Strength when alarm.Sensor.Unit == "%" => new Reading(CriticalStrength.Value),
-            SensorSubject.Strength => new Reading(LinkBudget.SensitivityOf(setup.Air).Value + CriticalMargin.Value),
-            _ => new Reading(CriticalQuality.Value),
+            AlarmKind.Strength when alarm.Sensor.Unit == "%" => new Reading(CriticalStrength.Value),
+            AlarmKind.Strength => new Reading(LinkBudget.SensitivityOf(setup.Air).Value + CriticalMargin.Value),
+            AlarmKind.LinkQuality or AlarmKind.DownLinkQuality => new Reading(CriticalQuality.Value),
         };
 }

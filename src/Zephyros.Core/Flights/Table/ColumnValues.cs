@@ -158,7 +158,14 @@ internal sealed class ColumnValues(int index, string head, ColumnTold? told, int
             case ColumnMeaning.Strength when Lowest >= 0:
                 TakeFor("%", "No number is below 0: taken for percent.");
                 break;
-            default:
+            case ColumnMeaning.LeftOut
+            or ColumnMeaning.Time
+            or ColumnMeaning.Current
+            or ColumnMeaning.ChargeUsed
+            or ColumnMeaning.Strength
+            or ColumnMeaning.Distance
+            or ColumnMeaning.Height
+            or ColumnMeaning.Satellites:
                 break;
         }
     }

@@ -1,6 +1,5 @@
 using CsvHelper;
 using Zephyros.Core.Captures;
-using Zephyros.Core.Units;
 
 namespace Zephyros.Core.Flights.Table;
 
