@@ -29,9 +29,8 @@ test('an alarm that cries wolf and comes too late is tuned on flights, and moves
     .press('Enter');
   await whole.press('Enter');
   const chart = page.getByRole('img', { name: /^Battery/ });
-  await chart.scrollIntoViewIfNeeded();
+  await chart.hover({ position: { x: 300, y: 40 } });
   const box = await chart.boundingBox();
-  await page.mouse.move(box!.x + 300, box!.y + 40);
   await page.mouse.down();
   await page.mouse.move(box!.x + 500, box!.y + 40, { steps: 5 });
   await page.mouse.up();

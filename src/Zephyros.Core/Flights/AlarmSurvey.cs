@@ -26,22 +26,30 @@ internal sealed class AlarmSurvey
     /// <param name="level">The level.</param>
     public IEnumerable<IReadOnlyList<Holding>> Held(FlightRecording flight, HearingWay way, Reading level)
     {
-        ReplayEvent[]? events = null;
+        (FlightHearing Hearing, ReplayEvent[] Events)? heard = null;
         foreach (var wait in grid.Waits)
         {
             var edited = alarm.With(setup, level, wait);
             // What makes a difference is the same for all times.
-            events ??= Events(SignalPlan.Compile(edited), flight, way);
-            yield return Run(ModelPlan.Compile(edited.Transmitter, edited.Model), events, flight.End);
+            heard ??= Heard(SignalPlan.Compile(edited), flight, way);
+            yield return Run(
+                ModelPlan.Compile(edited.Transmitter, edited.Model),
+                heard.Value.Hearing,
+                heard.Value.Events
+            );
         }
     }
 
-    private static ReplayEvent[] Events(SignalPlan plan, FlightRecording flight, HearingWay way) =>
-        [.. new ReplayEvents(plan, new FlightHearing(plan, flight, way)).All(ignored: false).Where(e => e.Matters)];
-
-    private List<Holding> Run(ModelPlan plan, ReplayEvent[] events, TimeSpan end)
+    private static (FlightHearing, ReplayEvent[]) Heard(SignalPlan plan, FlightRecording flight, HearingWay way)
     {
-        var model = new ReplayModel(plan, settings);
+        var hearing = new FlightHearing(plan, flight, way);
+        return (hearing, [.. new ReplayEvents(plan, hearing).All(ignored: false).Where(e => e.Matters)]);
+    }
+
+    private List<Holding> Run(ModelPlan plan, FlightHearing hearing, ReplayEvent[] events)
+    {
+        var model = new ReplayModel(plan, settings) { TelemetryLost = hearing.Never };
+        var end = hearing.Flight.End;
         var held = new List<Holding>();
         TimeSpan? since = null;
         Work(TimeSpan.Zero);

@@ -25,6 +25,23 @@ public sealed class FlightCourse
     )]
     private static readonly Percent Much = new(50);
 
+    [Figure(
+        Station.Return,
+        "A recorded pack is another craft's when its highest reading for each cell is below",
+        ProvenanceKind.OwnAssumption
+    )]
+    private static readonly Volts LeastFull = new(3.5);
+
+    [Figure(
+        Station.Return,
+        "A recorded pack is another craft's when its highest reading passes a full cell by more than",
+        ProvenanceKind.OwnAssumption,
+        Note = "for each cell"
+    )]
+    private static readonly Volts Above = new(0.1);
+
+    private readonly int cells;
+    private readonly CellChemistry chemistry;
     private readonly FlightRecording flight;
     private readonly Alarm alarm;
     private readonly JudgeWish wish;
@@ -38,13 +55,14 @@ public sealed class FlightCourse
     public FlightCourse(Setup setup, FlightRecording flight, Alarm alarm, JudgeWish wish)
     {
         (this.flight, this.alarm, this.wish) = (flight, alarm, wish);
+        (cells, chemistry) = (setup.Craft.Cells, setup.Craft.Chemistry);
         load = flight.Of(ColumnMeaning.Current) ?? flight.Of(ColumnMeaning.Throttle);
         high = load is null ? 0 : MiddleLoad(load);
         capacity = setup.Craft.Battery?.Capacity.Value ?? 0;
         used = capacity > 0 ? Used(flight) : null;
         if (used is not null && NeededLead.Of(setup.Craft) is { } lead)
             needed = lead.Charge.Value;
-        (Critical, CriticalWhy) = alarm.OfBattery ? OfBattery(setup) : OfLink();
+        (Critical, CriticalWhy) = alarm.OfBattery ? OfBattery() : OfLink();
     }
 
     /// <summary>When the critical moment came; null when it never did.</summary>
@@ -60,6 +78,8 @@ public sealed class FlightCourse
         {
             if (!alarm.OfBattery)
                 yield break;
+            if (OtherPack is { } other)
+                yield return other;
             if (load is null)
                 yield return "No column tells the load: whatever alarm is withdrawn by itself counts as false.";
             if (used is null)
@@ -68,6 +88,21 @@ public sealed class FlightCourse
                     : "The craft's battery is not written down: what was left is not known, and the critical moment is one of the voltage.";
             else if (needed is null)
                 yield return "The way home is not written down: the critical moment is one of the voltage.";
+        }
+    }
+
+    // A pack of other cells makes every level of this craft meaningless.
+    private string? OtherPack
+    {
+        get
+        {
+            if (flight.Of(ColumnMeaning.Voltage) is not { } pack)
+                return null;
+            var highest = new Volts(pack.Values.ToArray().Where(v => !double.IsNaN(v)).DefaultIfEmpty().Max());
+            var (full, least) = (cells * CellVoltages.Full(chemistry).Value, cells * LeastFull.Value);
+            return highest.Value <= full + (cells * Above.Value) && highest.Value >= least
+                ? null
+                : $"The pack of the recording reaches {highest}, and a full one of this craft has {new Volts(Math.Round(full, 2))}: it may be another craft's.";
         }
     }
 
@@ -187,16 +222,16 @@ public sealed class FlightCourse
         };
     }
 
-    private (TimeSpan?, string) OfBattery(Setup setup)
+    private (TimeSpan?, string) OfBattery()
     {
         var voltage =
-            flight.Of(ColumnMeaning.Voltage) is { } pack ? (Series: pack, Cells: 1)
-            : flight.Of(ColumnMeaning.CellVoltage) is { } cell ? (Series: cell, setup.Craft.Cells)
-            : ((FlightSeries Series, int Cells)?)null;
+            flight.Of(ColumnMeaning.Voltage) is { } pack ? (Series: pack, Times: 1)
+            : flight.Of(ColumnMeaning.CellVoltage) is { } cell ? (Series: cell, Times: cells)
+            : ((FlightSeries Series, int Times)?)null;
         // What a board reports before it has measured is no battery.
-        var mask = setup.Craft.Cells * CellVoltages.Mask.Value;
-        var low = voltage is var (series, cells)
-            ? Stays(row => series.Values[row] * cells is var volts && volts > mask && volts < wish.Critical.Value)
+        var mask = cells * CellVoltages.Mask.Value;
+        var low = voltage is var (series, times)
+            ? Stays(row => series.Values[row] * times is var volts && volts > mask && volts < wish.Critical.Value)
             : null;
         var spent = needed is { } charge ? First(row => capacity - used![row] <= charge) : null;
         return (low, spent) switch

@@ -22,11 +22,18 @@ internal sealed class FlightHearing
             HearingWay.ByRows => 2 * flight.Step <= back.Interval * Math.Max(1, back.BoardMessages.Count),
         };
         Sensors = [.. plan.Model.Sensors.Select((s, i) => Of(plan, s.Key, s.Value, i)).OfType<HeardSensor>()];
-        Steps = AtCraft ? (int)Math.Min(int.MaxValue - 1, flight.End.Ticks / back.Interval.Ticks) : flight.Times.Length;
+        Never = AtCraft && !plan.Setup.Air.Telemetry;
+        Steps =
+            Never ? 0
+            : AtCraft ? (int)Math.Min(int.MaxValue - 1, flight.End.Ticks / back.Interval.Ticks)
+            : flight.Times.Length;
     }
 
     /// <summary>True when telemetry brings the readings down; false when the rows are what the transmitter heard.</summary>
     public bool AtCraft { get; }
+
+    /// <summary>True when telemetry would have to bring it all, and is off.</summary>
+    public bool Never { get; }
 
     /// <summary>The sensors of which something was recorded, and comes.</summary>
     public IReadOnlyList<HeardSensor> Sensors { get; }

@@ -31,7 +31,7 @@ public sealed class FlightReplay
         var plan = SignalPlan.Compile(ReplaySetup.Of(setup, alarms.Concat(spoken)));
         hearing = new FlightHearing(plan, flight, way);
         events = new ReplayEvents(plan, hearing);
-        model = new ReplayModel(plan.Model, FlightHands.Of(setup));
+        model = new ReplayModel(plan.Model, FlightHands.Of(setup)) { TelemetryLost = hearing.Never };
         heard = new HeardReadings(plan.Model.Sensors);
         announcer = new Announcer(plan, heard.Spoken);
         Silent = [.. SilentOf(plan)];

@@ -13,6 +13,7 @@ namespace Zephyros.Web.Contracts;
 /// <param name="Waits">The times, rising.</param>
 /// <param name="Cells">What comes of each level, by the times.</param>
 /// <param name="Best">The place that is recommended; null until the map is made.</param>
+/// <param name="Problem">Why it cannot be made; null when it can.</param>
 public sealed record AlarmMapView(
     string Id,
     string Alarm,
@@ -21,7 +22,8 @@ public sealed record AlarmMapView(
     IReadOnlyList<Reading> Levels,
     IReadOnlyList<Milliseconds> Waits,
     IReadOnlyList<IReadOnlyList<MapCell>> Cells,
-    MapPlace? Best
+    MapPlace? Best,
+    string? Problem
 )
 {
     internal static AlarmMapView Of(ShelvedMap shelved)
@@ -29,7 +31,7 @@ public sealed record AlarmMapView(
         var work = shelved.Work;
         var (works, share) = (work.Works, work.Share);
         if (work.Result is not { } map)
-            return new(shelved.Id, shelved.Alarm.Id, works, share, [], [], [], null);
+            return new(shelved.Id, shelved.Alarm.Id, works, share, [], [], [], null, work.Fault);
         var grid = map.Grid;
         return new(
             shelved.Id,
@@ -45,7 +47,8 @@ public sealed record AlarmMapView(
                         (IReadOnlyList<MapCell>)[.. Enumerable.Range(0, grid.Waits.Count).Select(w => Cell(map, l, w))]
                     ),
             ],
-            new MapPlace(map.Best.Level, map.Best.Wait, map.Why)
+            new MapPlace(map.Best.Level, map.Best.Wait, map.Why),
+            null
         );
     }
 

@@ -46,7 +46,7 @@ public sealed record FlightView(
             flight.Name,
             works,
             share,
-            !works && reading is null,
+            !works && reading is null && work.Fault is null,
             recording?.Times.Length ?? 0,
             new(recording?.End.TotalMilliseconds ?? 0),
             new(recording?.Step.TotalMilliseconds ?? 0),
@@ -55,7 +55,7 @@ public sealed record FlightView(
             reading?.DamagedRows ?? 0,
             reading?.DamagedCells ?? 0,
             reading?.Remarks ?? [],
-            reading?.Problem
+            work.Fault is { } fault ? $"The reading failed: {fault}" : reading?.Problem
         );
     }
 }

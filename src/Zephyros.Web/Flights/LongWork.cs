@@ -20,6 +20,9 @@ internal sealed class LongWork<T> : IProgress<double>, IDisposable
     /// <summary>What came of it; null while it works, and when it was ended early.</summary>
     public T? Result => Ended.IsCompletedSuccessfully ? Ended.Result : null;
 
+    /// <summary>What ended it that should not have; null when nothing did.</summary>
+    public string? Fault => Ended.Exception?.InnerException?.Message;
+
     /// <summary>True while it works or waits for its turn.</summary>
     public bool Works => !Ended.IsCompleted;
 

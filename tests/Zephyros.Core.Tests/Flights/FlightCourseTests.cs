@@ -127,6 +127,12 @@ public sealed class FlightCourseTests
     public void What_cannot_be_judged_is_said()
     {
         Assert.Equal(["The way home is not written down: the critical moment is one of the voltage."], Course().Blind);
+        var other = Demo.Sandpiper.ReadyMade("battery-alarm", ("level", "3.4"));
+        var six = new FlightCourse(other, Flight(), Alarm.Of(other).First(a => a.OfBattery), Wish);
+        Assert.Equal(
+            "The pack of the recording reaches 14.5 V, and a full one of this craft has 25.2 V: it may be another craft's.",
+            six.Blind.First()
+        );
         var bare = new FlightCourse(
             Wren,
             new FlightRecording([.. Times()], [Flight().Of(ColumnMeaning.Voltage)!]),

@@ -150,7 +150,8 @@ public sealed class FlightFileTests
     [Theory]
     [InlineData("", "The file is empty.")]
     [InlineData("hello\nthere\n", "There is no row of numbers.")]
-    [InlineData("time,pack\n1,14\n", "A recorded flight needs two rows with a time.")]
+    [InlineData("time,pack\n1,14\n", "A recorded flight needs two rows with times that differ.")]
+    [InlineData("time,pack\n1,14\n1,13\n", "A recorded flight needs two rows with times that differ.")]
     [InlineData("pack,height\n14,1\n13,2\n14,1\n", "No column is known to be the time: say which one is.")]
     [InlineData(
         "time,pack\n0,14,1\n1,13,9\n2,13,8\n",

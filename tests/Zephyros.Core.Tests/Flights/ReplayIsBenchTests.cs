@@ -127,7 +127,7 @@ public sealed class ReplayIsBenchTests
                     .Add("lost", new Announcement { Says = "Lost", About = AnnouncementSubject.SignalLost })
                     .Add("back", new Announcement { Says = "Back", About = AnnouncementSubject.SignalBack }),
             },
-            Air = setup.Air with { TelemetryEvery = 10, PacketRate = new(100) },
+            Air = setup.Air with { Telemetry = random.Next(20) > 0, TelemetryEvery = 10, PacketRate = new(100) },
             // Without a switch that arms, no control moves at the first moment.
             Board = setup.Board with
             {

@@ -86,7 +86,7 @@ internal sealed class FlightTable
             delimiter == ',' && (sniff.TooFewHeads || otherLength > times.Count)
                 ? "Rows have more cells than the heads, or than each other: numbers with commas, parted by commas? Write them with points, or part the cells by semicolons."
             : sniff.Time is null ? "No column is known to be the time: say which one is."
-            : times.Count < 2 ? "A recorded flight needs two rows with a time."
+            : times.Count < 2 || times[^1] <= TimeSpan.Zero ? "A recorded flight needs two rows with times that differ."
             : series.Length == 0 ? "No column but the time is understood: say what they mean."
             : times[^1] > FlightLimits.Longest ? "A recorded flight may last a day."
             : null;

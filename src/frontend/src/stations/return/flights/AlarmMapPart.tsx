@@ -50,7 +50,7 @@ export function AlarmMapPart({ id, asked, alarm, changes }: Props) {
           </>
         )}
       </div>
-      {error && <Notice title={error.message} />}
+      {(error ?? map?.problem) && <Notice title={error?.message ?? map?.problem ?? ''} />}
       {ready && <Map key={map.id} id={id} map={map} alarm={alarm} changes={changes} />}
     </section>
   );

@@ -1,4 +1,4 @@
-import { CircleAlert, CircleCheck } from 'lucide-react';
+import { CircleAlert, CircleCheck, CircleHelp } from 'lucide-react';
 import type { ReplayedFlight } from '../../../api/types';
 import { flightTime, span } from './times';
 
@@ -13,17 +13,19 @@ export function ReplayWords({
   flight: ReplayedFlight;
   /** Looks closer at a stretch, in seconds. */ onLook: (stretch: { from: number; to: number }) => void;
 }) {
+  // Where nothing was to be warned of it is not known whether that would come in time.
   const good = flight.enough && flight.false === 0;
+  const [Icon, colour] = !good
+    ? [CircleAlert, 'text-rust']
+    : flight.critical === null
+      ? [CircleHelp, 'text-ochre']
+      : [CircleCheck, 'text-moss'];
   const runs = together(flight.said);
   return (
     <section aria-label="What would have been spoken" className="mb-2 max-w-4xl">
       {flight.words && (
         <p className="flex items-start gap-2 text-[1.1rem] font-bold">
-          {good ? (
-            <CircleCheck size={20} className="mt-0.5 shrink-0 text-moss" aria-hidden />
-          ) : (
-            <CircleAlert size={20} className="mt-0.5 shrink-0 text-rust" aria-hidden />
-          )}
+          <Icon size={20} className={`mt-0.5 shrink-0 ${colour}`} aria-hidden />
           {flight.words}
         </p>
       )}

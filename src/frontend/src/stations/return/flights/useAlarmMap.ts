@@ -1,5 +1,5 @@
 import { useMutation, useQuery } from '@tanstack/react-query';
-import { useEffect } from 'react';
+import { useEffect, useRef } from 'react';
 import { answer, api } from '../../../api/client';
 import type { ReplayRequest } from '../../../api/types';
 
@@ -28,12 +28,15 @@ export function useAlarmMap(id: string, asked: ReplayRequest, revision: string) 
     begin.reset();
   };
   // Nobody looks at one any more whose page has gone.
-  const running = look.data?.works === false ? undefined : begun?.map.id;
+  const running = useRef<string>(undefined);
+  useEffect(() => {
+    running.current = look.data?.works === false ? undefined : begun?.map.id;
+  });
   useEffect(
     () => () => {
-      if (running) void api.DELETE('/api/alarm-maps/{map}', { params: { path: { map: running } } });
+      if (running.current) void api.DELETE('/api/alarm-maps/{map}', { params: { path: { map: running.current } } });
     },
-    [running],
+    [],
   );
   return {
     map: begun ? (look.data ?? begun.map) : null,
