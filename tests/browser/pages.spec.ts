@@ -183,7 +183,7 @@ test('figures of the stand-back view are 60 px and more', async ({ craft }) => {
   await page.getByRole('button', { name: /^Stand-back/ }).click();
   const sizes = await page
     .getByRole('dialog')
-    .locator('ol li > span:nth-child(2), [data-testid=board-title]')
+    .locator('ol:not([role=log] > ol) > li > span:nth-child(2), [data-testid=board-title]')
     .evaluateAll((all) => all.map((one) => parseFloat(getComputedStyle(one).fontSize)));
   expect(sizes).toHaveLength(7);
   expect(Math.min(...sizes)).toBeGreaterThanOrEqual(60);
