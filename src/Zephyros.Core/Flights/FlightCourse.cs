@@ -45,23 +45,20 @@ public sealed class FlightCourse
     private readonly FlightRecording flight;
     private readonly Alarm alarm;
     private readonly JudgeWish wish;
-    private readonly FlightSeries? load;
-    private readonly double high;
-    private readonly double[]? used;
-    private readonly double? needed;
-    private readonly double capacity;
+    private readonly FlightLoad load;
+    private readonly FlightCharge? charge;
+    private readonly bool knowsBattery;
+    private readonly NeededLead? home;
 
     /// <summary>Looks at a flight.</summary>
     public FlightCourse(Setup setup, FlightRecording flight, Alarm alarm, JudgeWish wish)
     {
         (this.flight, this.alarm, this.wish) = (flight, alarm, wish);
         (cells, chemistry) = (setup.Craft.Cells, setup.Craft.Chemistry);
-        load = flight.Of(ColumnMeaning.Current) ?? flight.Of(ColumnMeaning.Throttle);
-        high = load is null ? 0 : MiddleLoad(load);
-        capacity = setup.Craft.Battery?.Capacity.Value ?? 0;
-        used = capacity > 0 ? Used(flight) : null;
-        if (used is not null && NeededLead.Of(setup.Craft) is { } lead)
-            needed = lead.Charge.Value;
+        load = new FlightLoad(flight);
+        charge = FlightCharge.Of(flight, setup.Craft.Battery);
+        knowsBattery = setup.Craft.Battery is not null;
+        home = charge is null ? null : NeededLead.Of(setup.Craft);
         (Critical, CriticalWhy) = alarm.OfBattery ? OfBattery() : OfLink();
     }
 
@@ -80,13 +77,13 @@ public sealed class FlightCourse
                 yield break;
             if (OtherPack is { } other)
                 yield return other;
-            if (load is null)
+            if (!load.IsKnown)
                 yield return "No column tells the load: whatever alarm is withdrawn by itself counts as false.";
-            if (used is null)
-                yield return capacity > 0
+            if (charge is null)
+                yield return knowsBattery
                     ? "No column tells current or charge: what was left is not known, and the critical moment is one of the voltage."
                     : "The craft's battery is not written down: what was left is not known, and the critical moment is one of the voltage.";
-            else if (needed is null)
+            else if (home is null)
                 yield return "The way home is not written down: the critical moment is one of the voltage.";
         }
     }
@@ -107,8 +104,7 @@ public sealed class FlightCourse
     }
 
     /// <summary>The share of the charge that was left at a time, 0 to 1; null when it is not known.</summary>
-    public double? LeftAt(TimeSpan at) =>
-        used is null ? null : Math.Clamp(1 - (used[flight.RowAt(at)] / capacity), 0, 1);
+    public double? LeftAt(TimeSpan at) => charge?.LeftAt(at);
 
     /// <summary>Judges how often an alarm was false, and what it left.</summary>
     /// <param name="held">When it held, in the order of time.</param>
@@ -168,38 +164,23 @@ public sealed class FlightCourse
         var until = Critical ?? flight.End;
         if (holding.From >= until)
             return false;
-        if (!alarm.OfBattery || used is null)
+        if (!alarm.OfBattery || charge is null)
             return 2 * ((holding.To < until ? holding.To : until) - holding.From) > until;
-        var usable = Critical is null ? capacity : used[flight.RowAt(until)];
-        return used[flight.RowAt(holding.From)] < (1 - (Much.Value / 100)) * usable;
+        // Half of what a battery gives that is worn is less than half of a new one.
+        return Critical is null
+            ? charge.LeftAt(holding.From) > Much.Value / 100
+            : charge.UsedAt(holding.From).Value < (1 - (Much.Value / 100)) * charge.UsedAt(until).Value;
     }
 
+    // Once the critical moment has been nothing that is said is false.
     private bool IsWithdrawn(Holding holding) =>
         holding.How == HoldingEnd.ByItself
         && !(Critical is { } at && Stands(holding, at))
         && (
             alarm.OfBattery
-                ? LoadFell(holding.To) && !IsNeeded(holding.To)
+                ? load.WasHigh(holding.To, wish.Settle.ToTimeSpan()) && !(Critical <= holding.To)
                 : holding.To - holding.From <= wish.Settle.ToTimeSpan()
         );
-
-    // Once the critical moment has been nothing that is said is false.
-    private bool IsNeeded(TimeSpan at) =>
-        Critical <= at || (needed is { } charge && used is not null && capacity - used[flight.RowAt(at)] <= charge);
-
-    // The load was high within the time to settle.
-    private bool LoadFell(TimeSpan at)
-    {
-        if (load is null)
-            return true;
-        var from = at - wish.Settle.ToTimeSpan();
-        var last = flight.RowAt(at);
-        // What a row says is so until the next one.
-        for (var row = last; row >= 0 && (row == last || flight.Times[row + 1] >= from); row--)
-            if (load.Values[row] >= high)
-                return true;
-        return false;
-    }
 
     private string Why(Holding holding)
     {
@@ -215,7 +196,7 @@ public sealed class FlightCourse
         {
             HoldingEnd.TelemetryMissed => "ends as telemetry is missed",
             HoldingEnd.Over => "stands to the end" + left,
-            HoldingEnd.ByItself when IsWithdrawn(holding) => alarm.OfBattery && load is not null
+            HoldingEnd.ByItself when IsWithdrawn(holding) => alarm.OfBattery && load.IsKnown
                 ? $"false: withdrawn as the load came down{left}"
                 : $"false: withdrawn by itself{left}",
             HoldingEnd.ByItself => $"is withdrawn{left}",
@@ -233,7 +214,7 @@ public sealed class FlightCourse
         var low = voltage is var (series, times)
             ? Stays(row => series.Values[row] * times is var volts && volts > mask && volts < wish.Critical.Value)
             : null;
-        var spent = needed is { } charge ? First(row => capacity - used![row] <= charge) : null;
+        var spent = home is null ? null : charge!.LeftOnly(home.Charge);
         return (low, spent) switch
         {
             (null, null) => (null, ""),
@@ -251,7 +232,7 @@ public sealed class FlightCourse
     private (TimeSpan?, string) OfLink()
     {
         var series = flight.Of(alarm.Kind.Column());
-        var weak = series is null ? null : First(row => series.Values[row] < wish.Critical.Value);
+        var weak = series is null ? null : FirstWeak(series);
         TimeSpan? gone = null;
         for (var row = 1; row < flight.Times.Length && gone is null; row++)
             if (flight.Times[row] - flight.Times[row - 1] > flight.Gap)
@@ -261,10 +242,10 @@ public sealed class FlightCourse
             : (weak, LowWords);
     }
 
-    private TimeSpan? First(Func<int, bool> critical)
+    private TimeSpan? FirstWeak(FlightSeries series)
     {
-        for (var row = 0; row < flight.Times.Length; row++)
-            if (critical(row))
+        for (var row = 0; row < series.Values.Length; row++)
+            if (series.Values[row] < wish.Critical.Value)
                 return flight.Times[row];
         return null;
     }
@@ -281,49 +262,5 @@ public sealed class FlightCourse
         }
 
         return null;
-    }
-
-    // Halfway between what usually flows and the most: above it the load is high.
-    private static double MiddleLoad(FlightSeries load)
-    {
-        var values = new List<double>();
-        var stride = Math.Max(1, load.Values.Length / 10_000);
-        for (var row = 0; row < load.Values.Length; row += stride)
-            if (!double.IsNaN(load.Values[row]))
-                values.Add(load.Values[row]);
-        if (values.Count == 0)
-            return double.PositiveInfinity;
-        values.Sort();
-        return (values[values.Count / 2] + values[(int)(0.98 * (values.Count - 1))]) / 2;
-    }
-
-    private static double[]? Used(FlightRecording flight)
-    {
-        if (flight.Of(ColumnMeaning.ChargeUsed) is { } told)
-            return Filled(told);
-        if (flight.Of(ColumnMeaning.Current) is not { } current)
-            return null;
-        var taken = new double[flight.Times.Length];
-        var flows = 0.0;
-        for (var row = 1; row < taken.Length; row++)
-        {
-            if (!double.IsNaN(current.Values[row - 1]))
-                flows = current.Values[row - 1];
-            taken[row] =
-                taken[row - 1]
-                + BatteryModel.Taken(new Amperes(flows), flight.Times[row] - flight.Times[row - 1]).Value;
-        }
-
-        return taken;
-    }
-
-    // What was told last holds until it is told anew.
-    private static double[] Filled(FlightSeries series)
-    {
-        var filled = series.Values.ToArray();
-        for (var row = 0; row < filled.Length; row++)
-            if (double.IsNaN(filled[row]))
-                filled[row] = row > 0 ? filled[row - 1] : 0;
-        return filled;
     }
 }

@@ -5,7 +5,6 @@ namespace Zephyros.Core.Flights;
 /// <param name="Series">What was recorded.</param>
 public sealed record FlightDrawing(IReadOnlyList<double> Seconds, IReadOnlyList<DrawnSeries> Series)
 {
-    // A gap is drawn as one.
     private const int PointsInBin = 2;
 
     /// <summary>Draws a stretch.</summary>
@@ -61,7 +60,8 @@ public sealed record FlightDrawing(IReadOnlyList<double> Seconds, IReadOnlyList<
             seconds.Add(flight.Times[begin].TotalSeconds);
             seconds.Add(flight.Times[(begin + end) / 2].TotalSeconds);
             for (var i = 0; i < values.Length; i++)
-                values[i].AddRange(Ends(flight.Series[i].Values[begin..end]));
+                foreach (var value in Ends(flight.Series[i].Values[begin..end]))
+                    values[i].Add(value);
         }
 
         return new(seconds, Named(flight, values));
