@@ -74,25 +74,28 @@ public sealed class RandomModelTests
     public void What_is_said_to_reach_a_state_reaches_it()
     {
         var (put, walked) = (0, 0);
-        Setups(
-            60,
-            setup =>
-            {
-                var rows = StateTable.Of(SignalPlan.Compile(setup)).Rows.Where(r => r.Reached is { Length: > 0 });
-                foreach (var row in rows.Where(r => OnlyHands(setup, r.Reached!)))
+        // Ways of several moves are rare, three in sixty models: one time in thirty there is none among them, and more are drawn.
+        for (var drawn = 0; drawn == 0 || (walked == 0 && drawn < 10); drawn++)
+            Setups(
+                60,
+                setup =>
                 {
-                    var rig = new ModelRig(setup);
-                    var first = Active(rig);
-                    rig.Settle();
-                    var met = Play(setup, rig, row.Reached!);
-                    Assert.Contains(row.State, row.Reached == "at switch-on, for a moment" ? [first] : met);
-                    if (row.Reached!.Contains(", then ", StringComparison.Ordinal))
-                        Interlocked.Increment(ref walked);
-                    else
-                        Interlocked.Increment(ref put);
+                    var rows = StateTable.Of(SignalPlan.Compile(setup)).Rows.Where(r => r.Reached is { Length: > 0 });
+                    foreach (var row in rows.Where(r => OnlyHands(setup, r.Reached!)))
+                    {
+                        var rig = new ModelRig(setup);
+                        var first = Active(rig);
+                        rig.Settle();
+                        var met = Play(setup, rig, row.Reached!);
+                        Assert.Contains(row.State, row.Reached == "at switch-on, for a moment" ? [first] : met);
+                        if (row.Reached!.Contains(", then ", StringComparison.Ordinal))
+                            Interlocked.Increment(ref walked);
+                        else
+                            Interlocked.Increment(ref put);
+                    }
                 }
-            }
-        );
+            );
+        Score.Tell($"states reached as said: {put} combinations and {walked} ways played");
         Assert.True(put >= 10 && walked >= 1, $"{put} combinations and {walked} ways played");
     }
 
