@@ -11,6 +11,8 @@ public sealed class AlarmMap
     private const int Room = 2;
 
     private readonly AlarmCell[,] cells;
+    private int flights;
+    private int criticals;
 
     private AlarmMap(AlarmGrid grid, Milliseconds wanted)
     {
@@ -60,6 +62,8 @@ public sealed class AlarmMap
         for (var f = 0; f < flights.Count; f++)
         {
             var course = new FlightCourse(setup, flights[f], alarm, wish);
+            made.flights++;
+            made.criticals += course.Critical is null ? 0 : 1;
             for (var level = 0; level < grid.Levels.Count; level++)
             {
                 cancel.ThrowIfCancellationRequested();
@@ -83,26 +87,29 @@ public sealed class AlarmMap
         cell.Missed == 0 && (cell.Lead is not { } lead || lead >= Wanted.ToTimeSpan());
 
     // None missed and enough lead comes first, then the fewest false ones; of those the place with most room around it, then the one that
-    // lets the pilot fly longest, then the shortest time. Where no flight had a critical moment an alarm can only be too late, so the one
-    // that speaks first is taken instead of the one that speaks last.
+    // lets the pilot fly longest, then the shortest time. Where none leaves enough, the one that leaves most comes first, whatever it
+    // cries. Where no flight had a critical moment an alarm can only be too late, so the one that speaks first is taken.
     private void Recommend()
     {
         var places = Enumerable
             .Range(0, Grid.Levels.Count)
             .SelectMany(l => Enumerable.Range(0, Grid.Waits.Count).Select(w => (Level: l, Wait: w)))
             .ToArray();
-        var reached = places.Any(p => this[p.Level, p.Wait] is { } cell && (cell.Missed > 0 || cell.Lead is not null));
         var good = places
-            .OrderByDescending(p => LeavesEnough(this[p.Level, p.Wait]))
-            .ThenBy(p => this[p.Level, p.Wait].Missed)
-            .ThenBy(p => this[p.Level, p.Wait].False)
+            .Where(p => LeavesEnough(this[p.Level, p.Wait]))
+            .OrderBy(p => this[p.Level, p.Wait].False)
             .ThenByDescending(p => Around(p.Level, p.Wait));
         Best = (
-            reached
-                ? good.ThenBy(p => this[p.Level, p.Wait].Lead ?? TimeSpan.Zero).ThenBy(p => p.Level).ThenBy(p => p.Wait)
-                : good.ThenBy(p => p.Wait).ThenByDescending(p => p.Level)
+            !good.Any()
+                ? places
+                    .OrderBy(p => this[p.Level, p.Wait].Missed)
+                    .ThenByDescending(p => this[p.Level, p.Wait].Lead)
+                    .ThenBy(p => this[p.Level, p.Wait].False)
+                    .ThenBy(p => p.Wait)
+            : criticals > 0 ? good.ThenBy(p => this[p.Level, p.Wait].Lead).ThenBy(p => p.Level).ThenBy(p => p.Wait)
+            : good.ThenBy(p => p.Wait).ThenByDescending(p => p.Level)
         ).First();
-        Why = reached ? Reason(this[Best.Level, Best.Wait]) : Blind;
+        Why = criticals > 0 ? Reason(this[Best.Level, Best.Wait]) : Blind;
     }
 
     private const string Blind =
@@ -112,11 +119,16 @@ public sealed class AlarmMap
     private string Reason(AlarmCell best)
     {
         var wanted = Wanted.Words;
-        return !LeavesEnough(best) ? $"No place leaves {wanted} on every flight; this one comes nearest."
+        // A flight without a critical moment says nothing of the lead.
+        var every =
+            criticals == flights
+                ? "on every flight"
+                : $"on {criticals} of {flights} flights (the others had no critical moment)";
+        return !LeavesEnough(best) ? $"No place leaves {wanted} on every flight; this one leaves most."
             : best.False > 0 ? $"No place that leaves {wanted} is without false alarms; this one has the fewest."
             : Around(Best.Level, Best.Wait) >= Room
-                ? $"No false alarm and at least {wanted} on every flight, here and at all places around it; of those it lets you fly longest."
-            : $"No false alarm and at least {wanted} on every flight. It is near the edge: other flights may see it otherwise.";
+                ? $"No false alarm and at least {wanted} {every}, here and at all places around it; of those it lets you fly longest."
+            : $"No false alarm and at least {wanted} {every}. It is near the edge: other flights may see it otherwise.";
     }
 
     // How far around a place all others are as good; the rim of the map is as good as what is inside.

@@ -46,12 +46,11 @@ internal sealed class AlarmSurvey
         return (hearing, [.. new ReplayEvents(plan, hearing).All(ignored: false).Where(e => e.Matters)]);
     }
 
-    private List<Holding> Run(ModelPlan plan, FlightHearing hearing, ReplayEvent[] events)
+    private IReadOnlyList<Holding> Run(ModelPlan plan, FlightHearing hearing, ReplayEvent[] events)
     {
         var model = new ReplayModel(plan, settings) { TelemetryLost = hearing.Never };
         var end = hearing.Flight.End;
-        var held = new List<Holding>();
-        TimeSpan? since = null;
+        var track = new HoldingTrack();
         Work(TimeSpan.Zero);
         foreach (var happening in events)
         {
@@ -63,9 +62,8 @@ internal sealed class AlarmSurvey
         }
 
         Pass(end);
-        if (since is { } from)
-            held.Add(new Holding(from, end, HoldingEnd.Over));
-        return held;
+        track.End(end);
+        return track.Held;
 
         void Pass(TimeSpan to)
         {
@@ -79,18 +77,6 @@ internal sealed class AlarmSurvey
             Look(at);
         }
 
-        void Look(TimeSpan at)
-        {
-            var holds = model.Holds(alarm.Id);
-            if (holds)
-                since ??= at;
-            else if (since is { } begun)
-            {
-                held.Add(
-                    new Holding(begun, at, model.TelemetryLost ? HoldingEnd.TelemetryMissed : HoldingEnd.ByItself)
-                );
-                since = null;
-            }
-        }
+        void Look(TimeSpan at) => track.Look(model.Holds(alarm.Id), model.TelemetryLost, at);
     }
 }

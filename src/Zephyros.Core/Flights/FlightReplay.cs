@@ -16,8 +16,7 @@ public sealed class FlightReplay
     private const int Often = 4096;
 
     private readonly List<FlightSaying> said = [];
-    private readonly Dictionary<string, List<Holding>> held;
-    private readonly Dictionary<string, TimeSpan> since = new(StringComparer.Ordinal);
+    private readonly Dictionary<string, HoldingTrack> tracks;
     private readonly FlightHearing hearing;
     private readonly ReplayEvents events;
     private readonly ReplayModel model;
@@ -35,7 +34,7 @@ public sealed class FlightReplay
         heard = new HeardReadings(plan.Model.Sensors);
         announcer = new Announcer(plan, heard.Spoken);
         Silent = [.. SilentOf(plan)];
-        held = alarms.ToDictionary(a => a, _ => new List<Holding>(), StringComparer.Ordinal);
+        tracks = alarms.ToDictionary(a => a, _ => new HoldingTrack(), StringComparer.Ordinal);
     }
 
     /// <summary>What was said, in the order of time.</summary>
@@ -46,7 +45,7 @@ public sealed class FlightReplay
 
     /// <summary>When each alarm held, by the id of its condition.</summary>
     public IReadOnlyDictionary<string, IReadOnlyList<Holding>> Held =>
-        held.ToDictionary(h => h.Key, h => (IReadOnlyList<Holding>)h.Value, StringComparer.Ordinal);
+        tracks.ToDictionary(t => t.Key, t => t.Value.Held, StringComparer.Ordinal);
 
     /// <summary>True when the rows were taken as measured at the craft, and brought down by telemetry.</summary>
     public bool AtCraft => hearing.AtCraft;
@@ -107,8 +106,8 @@ public sealed class FlightReplay
 
         PassTo(hearing.Flight.End);
         now = hearing.Flight.End;
-        foreach (var (alarm, from) in since)
-            held[alarm].Add(new Holding(from, now, HoldingEnd.Over));
+        foreach (var track in tracks.Values)
+            track.End(now);
     }
 
     // What comes by itself until then: a saying before the model at the same instant, as on the bench.
@@ -149,19 +148,8 @@ public sealed class FlightReplay
     private void Look()
     {
         Say(announcer.AfterModel(model.Memory, model.TelemetryLost, now));
-        foreach (var alarm in held.Keys)
-        {
-            var holds = model.Holds(alarm);
-            if (holds == since.ContainsKey(alarm))
-                continue;
-            if (holds)
-                since[alarm] = now;
-            else if (since.Remove(alarm, out var from))
-                held[alarm]
-                    .Add(
-                        new Holding(from, now, model.TelemetryLost ? HoldingEnd.TelemetryMissed : HoldingEnd.ByItself)
-                    );
-        }
+        foreach (var (alarm, track) in tracks)
+            track.Look(model.Holds(alarm), model.TelemetryLost, now);
     }
 
     private void Say(IEnumerable<string> texts)

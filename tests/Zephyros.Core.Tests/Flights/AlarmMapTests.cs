@@ -115,6 +115,58 @@ public sealed class AlarmMapTests
         Assert.True(tuned.False * 10 < byHand.False, $"{byHand} {tuned}");
     }
 
+    // Nothing leaves ten minutes on a flight of three: then the most that can be left counts, and not that nothing is cried.
+    [Fact]
+    public void Where_no_place_leaves_enough_the_one_that_leaves_most_is_recommended()
+    {
+        var map = Map(Wren, new JudgeWish(new(13.2), new(10_000), new(600_000)), InventedKind.Gusts);
+        var all = Enumerable.Range(0, 40).SelectMany(l => Enumerable.Range(0, 20).Select(w => map[l, w])).ToArray();
+        Assert.Equal(all.Max(c => c.Lead), map[map.Best.Level, map.Best.Wait].Lead);
+        Assert.Equal("No place leaves 600 s on every flight; this one leaves most.", map.Why);
+    }
+
+    [Fact]
+    public void A_flight_without_a_critical_moment_is_no_proof_of_a_lead()
+    {
+        // Nobody is critical below a volt.
+        var wish = new JudgeWish(new(1), new(10_000), new(30_000));
+        Assert.StartsWith(
+            "On no flight came the critical moment",
+            Map(Wren, wish, InventedKind.Gusts).Why,
+            StringComparison.Ordinal
+        );
+        // Of two flights one comes that low.
+        var low = new JudgeWish(new(13.2), new(10_000), new(10_000));
+        FlightRecording[] flights =
+        [
+            FlightRig.Invented(Wren, InventedKind.Fade, 1),
+            FlightRig.Flight("time,pack\n0,16\n1,16\n200,15.9\n201,15.9\n"),
+        ];
+        var map = AlarmMap.Of(
+            Wren,
+            Battery(Wren),
+            flights,
+            low,
+            AlarmGrid.Of(Wren, Battery(Wren)),
+            HearingWay.ByRows,
+            null,
+            TestContext.Current.CancellationToken
+        );
+        Assert.Contains("on 1 of 2 flights (the others had no critical moment)", map.Why, StringComparison.Ordinal);
+    }
+
+    private static AlarmMap Map(Setup setup, JudgeWish wish, InventedKind kind) =>
+        AlarmMap.Of(
+            setup,
+            Battery(setup),
+            [FlightRig.Invented(setup, kind, 1)],
+            wish,
+            AlarmGrid.Of(setup, Battery(setup)),
+            HearingWay.ByRows,
+            null,
+            TestContext.Current.CancellationToken
+        );
+
     private static AlarmScore Score(Setup setup, FlightRecording flight, JudgeWish wish)
     {
         var alarm = Battery(setup);
