@@ -222,12 +222,20 @@ public sealed class BenchHubTests : IAsyncLifetime
     {
         var cancel = TestContext.Current.CancellationToken;
         var longName = new string('x', 3500);
+        // What was asked fails a moment before the connection is said to be closed.
+        var closed = new TaskCompletionSource();
+        hub.Closed += _ =>
+        {
+            closed.TrySetResult();
+            return Task.CompletedTask;
+        };
         await Assert.ThrowsAsync<HubException>(() =>
             hub.InvokeAsync("Move", new MoveCall("wren", longName, 1.0), cancel)
         );
         await Assert.ThrowsAnyAsync<Exception>(() =>
             hub.InvokeAsync("Move", new MoveCall("wren", longName + longName, 1.0), cancel)
         );
+        await closed.Task.WaitAsync(TimeSpan.FromSeconds(20), cancel);
         Assert.Equal(HubConnectionState.Disconnected, hub.State);
     }
 

@@ -100,3 +100,63 @@ test('a range check shortens what the link reaches, and a warning that came with
   await page.getByRole('button', { name: 'Reckon with that' }).press('Enter');
   await expect(page.getByText(/^First warning at 2 km/)).toBeVisible();
 });
+
+test('a timer begins anew when the battery is unplugged, and not in flight, with the keyboard', async ({ craft }) => {
+  const page = await craft('wren', 'return?part=timers');
+  const shown = page.getByTestId('timer-pack');
+  await expect(shown).toContainText('3:40');
+  await expect(page.getByText('But its reset is not enabled.')).toBeVisible();
+  const flight = page.getByRole('list', { name: 'Pack in a flight' });
+  await expect(flight).not.toContainText('begins anew');
+  await page.getByRole('button', { name: 'Change: Pack' }).press('Enter');
+  await page.getByLabel('reset not enabled').press('Space');
+  await expect(flight.getByRole('listitem').filter({ hasText: 'begins anew' })).toContainText('Battery unplugged');
+  await page.getByRole('button', { name: 'Close: Pack' }).press('Enter');
+  await page.keyboard.press('Control+.');
+  await page.keyboard.press('1');
+  for (let i = 0; i < 6; i++) await page.keyboard.press('w');
+  await expect(shown).toContainText('3:38');
+  await page.keyboard.press('l');
+  await expect(page.getByRole('log')).toContainText('Telemetry missed', { timeout: 15_000 });
+  await page.keyboard.press('l');
+  await expect(page.getByRole('log')).toContainText('Telemetry comes', { timeout: 15_000 });
+  await expect(shown).toContainText(/3:[0-3]\d/);
+  await expect(shown).toContainText('counts');
+  await page.keyboard.press('x');
+  await page.keyboard.press('1');
+  await expect(shown).toContainText('stands still');
+  await expect(shown).not.toContainText('3:40');
+  await page.keyboard.press('b');
+  await expect(shown).toContainText('3:40', { timeout: 15_000 });
+  await expect(page.getByRole('log')).toContainText(/Pack begins anew at 3:[0-3]\d/);
+});
+
+test('a timer that is built by answering, and one that was reset in flight, are proven and put right', async ({
+  craft,
+}) => {
+  const page = await craft('gannet', 'return?part=timers');
+  const flight = page.getByRole('list', { name: 'Flown in a flight' });
+  await expect(flight.getByRole('listitem').filter({ hasText: 'Telemetry lost in flight' })).toContainText(
+    'reset, too soon',
+  );
+  await expect(flight).toContainText('counts already');
+  for (const [finding, fix] of [
+    ['Flown is reset in flight', 'Flown begins anew when the battery is unplugged'],
+    ['The bare switch starts Flown', 'Flown starts with the first raised throttle'],
+  ] as const) {
+    const told = page.getByRole('article').filter({ hasText: finding });
+    await told.getByRole('button', { name: fix }).press('Enter');
+    await expect(told).toHaveCount(0);
+  }
+  await expect(flight).not.toContainText('too soon');
+  await expect(flight).not.toContainText('counts already');
+  await page.getByRole('link', { name: 'Flight timer, ready made' }).press('Enter');
+  await page.getByLabel('It counts').selectOption({ label: 'only while the throttle is up' });
+  await page.getByLabel('Counts down from').fill('95');
+  await expect(page.getByText('It calls out 30 s, 20 s, 10 s before the end, and the end.')).toBeVisible();
+  await expect(page.getByText('Timer “Load time”: Counts down from 1:35')).toBeVisible();
+  await page.getByRole('button', { name: 'Build it' }).press('Enter');
+  await page.getByRole('link', { name: /^Return/ }).press('Enter');
+  await page.getByRole('tab', { name: 'Timers' }).press('Enter');
+  await expect(page.getByTestId('timer-load-time')).toContainText('1:35');
+});

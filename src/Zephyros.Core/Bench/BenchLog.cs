@@ -30,4 +30,11 @@ public sealed class BenchLog
         foreach (var text in texts)
             Add(at, LogKind.Said, text);
     }
+
+    /// <summary>Adds what happens at one moment, each for itself.</summary>
+    internal void Add(TimeSpan at, IEnumerable<(LogKind Kind, string Text)> happened)
+    {
+        foreach (var (kind, text) in happened)
+            Add(at, kind, text);
+    }
 }

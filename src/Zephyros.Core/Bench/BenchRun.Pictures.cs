@@ -36,6 +36,7 @@ public sealed partial class BenchRun
                 StringComparer.Ordinal
             ),
             Battery = battery.Look(plan, now),
+            Timers = transmitter.Timers(now),
             Sent = [.. Values.Sent],
             Received = [.. seen],
             Bars = watch.Bars,

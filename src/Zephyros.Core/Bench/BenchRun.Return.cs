@@ -41,6 +41,18 @@ public sealed partial class BenchRun
         changes++;
     }
 
+    /// <summary>Lets a timer of the transmitter begin anew.</summary>
+    /// <returns>False when there is no such timer; nothing has changed then.</returns>
+    public bool ResetTimer(string timer)
+    {
+        Log.Say(now, transmitter.CallTimers(now));
+        if (transmitter.ResetTimer(timer) is not { } told)
+            return false;
+        Log.Add(now, LogKind.Reset, told);
+        changes++;
+        return true;
+    }
+
     /// <summary>Puts a battery into the craft of which a share of the charge is left.</summary>
     /// <param name="left">The share, 0 to 100 %.</param>
     /// <returns>False when the share is another, or the battery is not written down; nothing has changed then.</returns>

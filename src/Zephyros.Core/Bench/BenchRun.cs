@@ -96,6 +96,9 @@ public sealed partial class BenchRun
     /// <summary>What the board made of the last frame.</summary>
     internal BoardView LastView => board.Reading.View;
 
+    /// <summary>What the board would make of what the transmitter sends now; nothing while it is off.</summary>
+    internal BoardView SentView => TransmitterOn ? plan.Board.View(Values.Received) : default;
+
     private SignalValues Values => transmitter.Values;
 
     internal ModelMemory Memory => Values.Memory;
@@ -277,6 +280,7 @@ public sealed partial class BenchRun
         new(
             new BenchPart(() => transmitter.Starting, () => SetTransmitter(true)),
             new BenchPart(() => transmitter.NextSaying, () => Log.Say(now, transmitter.Repeat(now))),
+            new BenchPart(() => transmitter.NextTimer, CallTimers),
             new BenchPart(() => transmitter.NextModel, RunModel),
             new BenchPart(() => Sends ? nextFrame : TimeSpan.MaxValue, SendFrame),
             new BenchPart(() => board.NextTimer, ElapseBoard),
@@ -291,7 +295,7 @@ public sealed partial class BenchRun
     private void Reach()
     {
         if (transmitter.IsBehind(now))
-            Log.Say(now, transmitter.RunModel(Values.TelemetryLost, now));
+            Log.Add(now, transmitter.RunModel(Values.TelemetryLost, now));
     }
 
     // Works out the model at this moment; everything that it shows is another picture.
@@ -299,7 +303,13 @@ public sealed partial class BenchRun
     {
         // The receiver puts what it measures of the link into its channel.
         Values.Quality = receiver.Way.Quality;
-        Log.Say(now, transmitter.RunModel(TelemetryLost, now));
+        Log.Add(now, transmitter.RunModel(TelemetryLost, now));
+        changes++;
+    }
+
+    private void CallTimers()
+    {
+        Log.Say(now, transmitter.CallTimers(now));
         changes++;
     }
 

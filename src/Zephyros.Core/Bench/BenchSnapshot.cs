@@ -41,6 +41,9 @@ public sealed record BenchSnapshot
     /// <summary>The flight battery; null while it is not written down.</summary>
     public BatteryPicture? Battery { get; init; }
 
+    /// <summary>What each timer shows, by its id.</summary>
+    public required IReadOnlyDictionary<string, TimerPicture> Timers { get; init; }
+
     /// <summary>What the transmitter sends, channel 1 first.</summary>
     public required IReadOnlyList<Microseconds> Sent { get; init; }
 

@@ -1,4 +1,5 @@
 using Zephyros.Core.Board;
+using Zephyros.Core.Model.Timers;
 using Zephyros.Core.Path;
 using Zephyros.Core.Units;
 
@@ -15,6 +16,7 @@ internal sealed class BenchTransmitter
     private readonly double[] settings;
     private readonly HeardReadings heard;
     private Announcer announcer;
+    private BenchTimers timers;
     private TimeSpan lastModel;
     private TimeSpan mayStart = TimeSpan.MinValue;
 
@@ -26,6 +28,7 @@ internal sealed class BenchTransmitter
         settings = [.. plan.Model.Controls.Select(c => c.Value.StartSetting)];
         heard = new HeardReadings(plan.Model.Sensors);
         announcer = new Announcer(plan, heard.Spoken);
+        timers = new BenchTimers(plan);
     }
 
     /// <summary>The values along the path.</summary>
@@ -65,6 +68,9 @@ internal sealed class BenchTransmitter
     /// <summary>When something is said again.</summary>
     public TimeSpan NextSaying => On ? announcer.Next : TimeSpan.MaxValue;
 
+    /// <summary>When a timer calls out or shows another second.</summary>
+    public TimeSpan NextTimer => On ? timers.Next : TimeSpan.MaxValue;
+
     /// <summary>The same transmitter with another plan: controls and readings stay where it still has them, and it remembers what it
     /// can.</summary>
     public BenchTransmitter With(SignalPlan next)
@@ -78,6 +84,7 @@ internal sealed class BenchTransmitter
             mayStart = mayStart,
         };
         made.announcer.GoOnAfter(announcer);
+        made.timers.GoOnAfter(timers);
         foreach (var (id, setting) in Settings)
             made.Put(id, setting);
         foreach (var (id, reading) in Readings)
@@ -100,6 +107,7 @@ internal sealed class BenchTransmitter
         made.Values.Become(Values);
         settings.CopyTo(made.settings, 0);
         made.announcer.GoOnAfter(announcer);
+        made.timers.GoOnAfter(timers);
         made.heard.GoOnAfter(heard);
         return made;
     }
@@ -135,6 +143,13 @@ internal sealed class BenchTransmitter
     /// <summary>Begins anew to keep the lowest and highest readings.</summary>
     public void ResetExtremes() => heard.ResetExtremes();
 
+    /// <summary>Lets a timer begin anew.</summary>
+    /// <returns>What is then told; null when there is no such timer.</returns>
+    public string? ResetTimer(string id) => timers.Reset(id) is var (timer, counted) ? Begun(timer, counted) : null;
+
+    /// <summary>What each timer shows, by its id.</summary>
+    public IReadOnlyDictionary<string, TimerPicture> Timers(TimeSpan now) => timers.Look(now);
+
     /// <summary>What is known of a sensor of the model.</summary>
     /// <param name="sensor">Its id.</param>
     /// <param name="held">True while it is held by hand.</param>
@@ -161,6 +176,8 @@ internal sealed class BenchTransmitter
         }
 
         (On, Starting) = (on, TimeSpan.MaxValue);
+        timers = new BenchTimers(plan);
+        timers.Reach(now);
         if (!on)
         {
             mayStart = now + plan.Setup.Transmitter.RestartTime.ToTimeSpan();
@@ -179,8 +196,8 @@ internal sealed class BenchTransmitter
     /// <summary>Works out the model, unless it is switched off.</summary>
     /// <param name="telemetryLost">True while no telemetry arrives.</param>
     /// <param name="now">The time.</param>
-    /// <returns>What is said of it.</returns>
-    public IEnumerable<string> RunModel(bool telemetryLost, TimeSpan now)
+    /// <returns>What is said of it, and which timers begin anew.</returns>
+    public IReadOnlyList<(LogKind Kind, string Text)> RunModel(bool telemetryLost, TimeSpan now)
     {
         Values.TelemetryLost = telemetryLost;
         // While nothing was under way nothing was worked out either, and what begins now begins now: a slow step has not gone on since then.
@@ -189,14 +206,35 @@ internal sealed class BenchTransmitter
         if (!On)
             return [];
         plan.Evaluate(Values, elapsed);
-        return announcer.AfterModel(Values.Memory, telemetryLost, now);
+        List<(LogKind, string)> happened =
+        [
+            .. timers
+                .Reach(now)
+                .Concat(announcer.AfterModel(Values.Memory, telemetryLost, now))
+                .Select(s => (LogKind.Said, s)),
+        ];
+        foreach (var (timer, counted) in timers.Follow(Values))
+        {
+            if (timer.Reset!.Readings)
+                heard.ResetExtremes();
+            if (counted > TimeSpan.Zero)
+                happened.Add((LogKind.Reset, Begun(timer, counted)));
+        }
+
+        return happened;
     }
+
+    /// <summary>What timers call out up to a time.</summary>
+    public IEnumerable<string> CallTimers(TimeSpan now) => timers.Reach(now);
 
     /// <summary>What is said again now.</summary>
     public IEnumerable<string> Repeat(TimeSpan now) => announcer.Repeat(now);
 
     /// <summary>What is said of a packet of telemetry.</summary>
     public IEnumerable<string> Hear(BoardState board, BoardReading reading) => announcer.AfterPacket(board, reading);
+
+    private static string Begun(FlightTimer timer, TimeSpan counted) =>
+        $"{timer.Label} begins anew at {TimerWords.Shown(timer, counted)}";
 
     private int IndexOf(string sensor)
     {

@@ -6,6 +6,9 @@ public enum LogKind
     /// <summary>The transmitter announced something.</summary>
     Said,
 
+    /// <summary>A timer began anew.</summary>
+    Reset,
+
     /// <summary>The board armed.</summary>
     Armed,
 

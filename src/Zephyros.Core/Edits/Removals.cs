@@ -12,7 +12,7 @@ public static class Removals
 {
     /// <summary>What removing the thing at a place means; null when there is nothing there that can be removed.</summary>
     /// <param name="setup">The setup.</param>
-    /// <param name="place">A channel, condition, override, announcement, flight state or sensor of the model, a control of the transmitter or
+    /// <param name="place">A channel, condition, override, announcement, flight state, sensor or timer of the model, a control of the transmitter or
     /// a function of the board, as a JSON Pointer into the setup.</param>
     public static Removal? Of(Setup setup, string place)
     {
@@ -55,6 +55,14 @@ public static class Removals
                 setup with
                 {
                     Model = model with { Announcements = model.Announcements.Remove(id) },
+                }
+            ),
+            ["", "model", "timers", var id] when model.Timers.TryGetValue(id, out var timer) => Alone(
+                setup,
+                $"Remove {timer.Label}",
+                setup with
+                {
+                    Model = model with { Timers = model.Timers.Remove(id) },
                 }
             ),
             ["", "transmitter", "controls", var id] when setup.Transmitter.Controls.ContainsKey(id) => Control(

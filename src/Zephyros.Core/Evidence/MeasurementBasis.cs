@@ -109,8 +109,8 @@ internal sealed class MeasurementBasis
             [
                 Part($"channels/{id}", $"the channel of {model.Channels[id].Label}", Node($"/model/channels/{id}")),
             ],
-            // What is forced is said beside; what is announced moves no value.
-            NodeKind.Sent or NodeKind.Announcement => [],
+            // What is forced is said beside; what is announced or timed moves no value.
+            NodeKind.Sent or NodeKind.Announcement or NodeKind.Timer => [],
         };
     }
 

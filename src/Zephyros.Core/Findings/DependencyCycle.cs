@@ -39,9 +39,8 @@ public sealed class DependencyCycle : IFindingRule
             NodeKind.Condition => $"“{model.Conditions[node.Id].Label}”",
             NodeKind.State => "the flight state",
             NodeKind.Chain or NodeKind.Sent => $"channel {model.Channels[node.Id].Label}",
-            NodeKind.Control or NodeKind.Sensor or NodeKind.Announcement => throw new ArgumentOutOfRangeException(
-                nameof(node)
-            ),
+            NodeKind.Control or NodeKind.Sensor or NodeKind.Announcement or NodeKind.Timer =>
+                throw new ArgumentOutOfRangeException(nameof(node)),
         };
 
     private static string Place(ModelNode node) =>
@@ -50,8 +49,7 @@ public sealed class DependencyCycle : IFindingRule
             NodeKind.Condition => $"/model/conditions/{node.Id}",
             NodeKind.State => "/model/states",
             NodeKind.Chain or NodeKind.Sent => $"/model/channels/{node.Id}",
-            NodeKind.Control or NodeKind.Sensor or NodeKind.Announcement => throw new ArgumentOutOfRangeException(
-                nameof(node)
-            ),
+            NodeKind.Control or NodeKind.Sensor or NodeKind.Announcement or NodeKind.Timer =>
+                throw new ArgumentOutOfRangeException(nameof(node)),
         };
 }

@@ -24,6 +24,7 @@ internal static class ReplaySetup
                     model.Conditions.Keys.Where(id => !Needed(NodeKind.Condition, id))
                 ),
                 Overrides = model.Overrides.Clear(),
+                Timers = model.Timers.Clear(),
                 States = behind.Contains(ModelNode.ActiveState) ? model.States : model.States.Clear(),
                 Announcements = model.Announcements.RemoveRange(
                     model

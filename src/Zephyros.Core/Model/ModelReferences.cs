@@ -14,6 +14,7 @@ public static class ModelReferences
             .. Overrides(model),
             .. States(model),
             .. Announcements(model),
+            .. Timers(model),
         ];
 
     /// <summary>The references inside one test.</summary>
@@ -125,6 +126,21 @@ public static class ModelReferences
                 yield return new($"{place}/when", ReferenceKind.Condition, when, owner, false);
             if (announcement.Value is { } value)
                 yield return new($"{place}/value/sensor", ReferenceKind.Sensor, value.Sensor, owner, false);
+        }
+    }
+
+    private static IEnumerable<ModelReference> Timers(TransmitterModel model)
+    {
+        foreach (var (id, timer) in model.Timers.OrderBy(t => t.Key, StringComparer.Ordinal))
+        {
+            var owner = new ModelNode(NodeKind.Timer, id);
+            var place = $"/model/timers/{id}";
+            if (timer.While is { } condition)
+                yield return new($"{place}/while", ReferenceKind.Condition, condition, owner, false);
+            if (timer.Weight is { } control)
+                yield return new($"{place}/weight", ReferenceKind.Control, control, owner, false);
+            if (timer.Reset is { } reset)
+                yield return new($"{place}/reset/when", ReferenceKind.Condition, reset.When, owner, false);
         }
     }
 

@@ -1,5 +1,6 @@
 using Zephyros.Core.Hands;
 using Zephyros.Core.Model.Logic;
+using Zephyros.Core.Model.Timers;
 using Zephyros.Core.Units;
 
 namespace Zephyros.Core.Model;
@@ -61,6 +62,7 @@ public sealed class ModelWords(Transmitter transmitter, TransmitterModel model)
             NodeKind.Condition => $"“{model.Conditions[owner.Id].Label}”",
             NodeKind.State => "a flight state",
             NodeKind.Announcement => $"announcement “{model.Announcements[owner.Id].Says}”",
+            NodeKind.Timer => $"timer “{model.Timers[owner.Id].Label}”",
             NodeKind.Sent => $"override on {model.Channels[owner.Id].Label}",
             NodeKind.Chain => $"channel {model.Channels[owner.Id].Label}",
             NodeKind.Control => "a trim",
@@ -70,11 +72,49 @@ public sealed class ModelWords(Transmitter transmitter, TransmitterModel model)
     /// <summary>A test as one plain sentence without its full stop: "Left shoulder is far and throttle is below -98 %".</summary>
     public string Of(Test test) => Sentence(test, inside: false);
 
+    /// <summary>What a timer does, as sentences: "Counts up while “Aloft” holds. Calls out at 3:00." What it lacks is not said.</summary>
+    public string Of(FlightTimer timer)
+    {
+        var starts = timer.While is { } when ? $" while “{Condition(when)}” holds" : "";
+        var weight = timer.Weight is { } control ? $", as fast as {Control(control)} is up" : "";
+        var counts =
+            $"Counts {(timer.From is { } from ? $"down from {TimerWords.Clock(from)}" : "up")}{starts}{weight}.";
+        var times = string.Join(", ", timer.Calls.Select(TimerWords.Clock));
+        var calls =
+            timer.Calls.IsEmpty ? "Calls nothing out."
+            : timer.From is null ? $"Calls out at {times}."
+            : $"Calls out with {times} left.";
+        var reset = timer.Reset is { } by
+            ? $" Begins anew when “{Condition(by.When)}” begins to hold{(by.Readings ? ", lowest and highest readings too." : ".")}"
+            : "";
+        return $"{counts} {calls}{reset}";
+    }
+
+    /// <summary>What an announcement says and when, as a sentence.</summary>
+    public string Of(Announcement made)
+    {
+        var value = made.Value is { } spoken ? $" and {Reading(spoken.Reading)} of {Sensor(spoken.Sensor)}" : "";
+        return made switch
+        {
+            { When: null } => $"“{made.Says}”{value}, when telemetry tells it.",
+            { Every: { } every } => $"“{made.Says}”{value}, every {every.Words} while “{Condition(made.When)}” holds.",
+            _ => $"“{made.Says}”{value}, once when “{Condition(made.When)}” begins to hold.",
+        };
+    }
+
     /// <summary>The name of a condition.</summary>
     public string Condition(string id) => model.Conditions.TryGetValue(id, out var own) ? own.Label : id;
 
     /// <summary>The name of a control.</summary>
     public string Control(string id) => transmitter.Controls.TryGetValue(id, out var own) ? own.Name : id;
+
+    private static string Reading(SpokenReading reading) =>
+        reading switch
+        {
+            SpokenReading.Now => "the reading",
+            SpokenReading.Lowest => "the lowest reading",
+            SpokenReading.Highest => "the highest reading",
+        };
 
     private static string Scaled(ScaleStep step)
     {

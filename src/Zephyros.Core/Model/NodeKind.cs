@@ -23,4 +23,7 @@ public enum NodeKind
 
     /// <summary>An announcement.</summary>
     Announcement,
+
+    /// <summary>A timer.</summary>
+    Timer,
 }

@@ -2,6 +2,7 @@ using System.Collections.Immutable;
 using System.ComponentModel;
 using System.ComponentModel.DataAnnotations;
 using Zephyros.Core.Model.Logic;
+using Zephyros.Core.Model.Timers;
 using Zephyros.Core.Units;
 
 namespace Zephyros.Core.Model;
@@ -45,6 +46,11 @@ public sealed record TransmitterModel
     /// <summary>The telemetry sensors by id.</summary>
     [Description("The telemetry sensors that the model knows, by id.")]
     public ImmutableDictionary<string, Sensor> Sensors { get; init; } = ImmutableDictionary<string, Sensor>.Empty;
+
+    /// <summary>The timers by id.</summary>
+    [Description("The timers by id.")]
+    public ImmutableDictionary<string, FlightTimer> Timers { get; init; } =
+        ImmutableDictionary<string, FlightTimer>.Empty;
 
     /// <summary>The flight states in the order in which they are asked: by order, ties by id, those without a condition last.</summary>
     public IReadOnlyList<KeyValuePair<string, FlightState>> StatesByPriority() =>

@@ -19,6 +19,13 @@ public static class ModelChanges
                 .Model.Channels.OrderBy(c => c.Value.Number.Value)
                 .SelectMany(c => Chain(before.Model.Channels[c.Key], c.Value, words)),
             .. Added(before.Model.Overrides, after.Model.Overrides).Select(o => Override(after.Model, o.Value, words)),
+            .. Added(before.Model.Sensors, after.Model.Sensors).Select(s => $"Sensor {s.Value.Label}."),
+            .. after
+                .Model.Announcements.OrderBy(a => a.Key, StringComparer.Ordinal)
+                .Where(a => before.Model.Announcements.GetValueOrDefault(a.Key) != a.Value)
+                .Select(a => $"Announcement {words.Of(a.Value)}"),
+            .. Added(before.Model.Timers, after.Model.Timers)
+                .Select(t => $"Timer “{t.Value.Label}”: {words.Of(t.Value)}"),
         ];
     }
 

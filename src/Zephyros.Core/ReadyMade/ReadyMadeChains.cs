@@ -16,6 +16,7 @@ public static class ReadyMadeChains
         new BatteryAlarm(),
         new SignalAlarm(),
         new SpokenOnSwitch(),
+        new TimerChain(),
     ];
 
     /// <summary>The chain of an id, or null.</summary>

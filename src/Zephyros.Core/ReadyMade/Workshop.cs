@@ -2,6 +2,7 @@ using Zephyros.Core.Edits;
 using Zephyros.Core.Hands;
 using Zephyros.Core.Model;
 using Zephyros.Core.Model.Logic;
+using Zephyros.Core.Model.Timers;
 using Zephyros.Core.Setups;
 using Zephyros.Core.Units;
 
@@ -150,6 +151,13 @@ internal sealed class Workshop(Setup setup)
             Value = value,
         };
         Change(m => m with { Announcements = m.Announcements.SetItem(id, made) });
+    }
+
+    /// <summary>A new timer.</summary>
+    public void Time(FlightTimer timer)
+    {
+        var id = FreeId.Of(Slug(timer.Label), Setup.Model.Timers.ContainsKey);
+        Change(m => m with { Timers = m.Timers.Add(id, timer) });
     }
 
     /// <summary>Replaces a channel.</summary>

@@ -19,6 +19,7 @@ public static class SetupCollections
             "announcements",
             "states",
             "sensors",
+            "timers",
             "modules",
             "ports",
             "functions",

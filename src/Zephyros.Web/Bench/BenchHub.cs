@@ -67,6 +67,13 @@ internal sealed class BenchHub(BenchRooms rooms) : Hub
     /// <summary>Begins anew to keep the lowest and highest readings.</summary>
     public void ResetExtremes(BenchCall call) => Act(call.Setup, run => run.ResetExtremes());
 
+    /// <summary>Lets a timer begin anew.</summary>
+    public void ResetTimer(TimerCall call)
+    {
+        if (!Room(call.Setup).Do(run => run.ResetTimer(call.Timer)))
+            throw new HubException($"There is no timer \"{call.Timer}\".");
+    }
+
     /// <summary>Puts a battery into the craft of which a share of the charge is left.</summary>
     public void PutBattery(BatteryCall call)
     {

@@ -6,6 +6,7 @@ using Zephyros.Core.Path.Budgets;
 using Zephyros.Core.Path.Controls;
 using Zephyros.Core.Path.PowerOn;
 using Zephyros.Core.Path.States;
+using Zephyros.Core.Path.Timers;
 using Zephyros.Core.Setups;
 using Zephyros.Core.Wire;
 
@@ -34,6 +35,7 @@ namespace Zephyros.Web.Contracts;
 /// <param name="Budget">What is planned on each channel, and what of it survives the link.</param>
 /// <param name="Quality">Where the signal quality could travel.</param>
 /// <param name="Return">What comes back from the craft.</param>
+/// <param name="Timers">What each timer does, by its id.</param>
 /// <param name="Starts">What the fields of something new start with.</param>
 public sealed record SetupView(
     IReadOnlyList<ControlView> Controls,
@@ -58,6 +60,7 @@ public sealed record SetupView(
     IReadOnlyList<BudgetRow> Budget,
     QualityView Quality,
     ReturnView Return,
+    IReadOnlyDictionary<string, TimerView> Timers,
     StartValues Starts
 )
 {
@@ -94,6 +97,11 @@ public sealed record SetupView(
             ChannelBudget.Of(plan),
             QualityView.Of(setup),
             ReturnView.Of(setup),
+            setup.Model.Timers.ToDictionary(
+                t => t.Key,
+                t => new TimerView(words.Of(t.Value), TimerTrial.Of(plan, t.Value) ?? []),
+                StringComparer.Ordinal
+            ),
             StartValues.With(setup.Transmitter)
         );
     }

@@ -20,6 +20,18 @@ public sealed partial class FindingRuleTests
     public void A_clean_setup_has_no_findings() => Assert.Empty(Examination.Of(Demo.Plain));
 
     [Fact]
+    public void Each_way_to_a_fault_of_a_timer_is_said_as_it_is_and_its_fix_removes_it()
+    {
+        foreach (var (title, (setup, rule)) in TimerSetups.Variants)
+        {
+            var finding = Examination.Of(setup).Single(f => f.Key.StartsWith(rule, StringComparison.Ordinal));
+            Assert.Equal(title, finding.Title);
+            if (finding.Fixes.Count > 0)
+                AssertFixesRemove(setup, finding);
+        }
+    }
+
+    [Fact]
     public void A_flight_state_says_whether_another_stands_above_it_or_nothing_reaches_it()
     {
         string Said(Setup setup) => Examination.Of(setup).Single(f => f.Key == "flight-state-unreached:practice").What;
@@ -126,6 +138,7 @@ public sealed partial class FindingRuleTests
                 "implausible-limit:empty:voltage",
                 "override-not-enabled:lock",
                 "state-cell-forgotten:lamp:state:lamp-room",
+                "timer-never-reset:pack",
                 "trim-left-on:yaw",
             ],
             Examination.Of(Demo.Wren).Select(f => f.Key).Order(StringComparer.Ordinal)
@@ -137,6 +150,8 @@ public sealed partial class FindingRuleTests
                 "arm-switch-not-reaching:arm",
                 "channel-order",
                 "stick-reversed:yaw",
+                "timer-reset-too-soon:flown",
+                "timer-starts-unarmed:flown",
                 "travel-off",
                 "warning-with-loss:signal-weak",
             ],

@@ -137,6 +137,15 @@ internal static class PlantedFaults
                 }
             ),
             ["warning-with-loss:signal-low"] = ReturnFaults.Weak(40, 44),
+            ["timer-never-starts:flight-time"] = TimerSetups.With(t => t with { While = null }),
+            ["timer-starts-unarmed:flight-time"] = TimerSetups.While(At("left-shoulder", 2)),
+            ["timer-never-reset:flight-time"] = TimerSetups.With(t => t with { Reset = null }),
+            ["timer-reset-too-soon:flight-time"] = TimerSetups.ResetBy(new TelemetryLostTest()),
+            ["timer-call-missed:flight-time"] = TimerSetups.With(t => t with { From = new(60_000) }),
+            ["timer-button-shared:flight-time-left-button"] = TimerSetups
+                .ByButton("left-button")
+                .WithChannel("beeper", c => c with { Take = Hand("left-button") }),
+            ["no-timer-behind-voltage:battery-low"] = TimerSetups.None,
             ["flight-states-reach-nothing"] = Full.WithChannel("mode", c => c with { Steps = c.Steps.Remove("state") }),
             ["flight-state-unreached:practice"] = Full.WithStates(
                     ("cruise", null),
@@ -256,6 +265,8 @@ internal static class PlantedFaults
             "dependency-cycle:condition:one",
             "alarm-too-late:wind",
             "condition-stuck:never",
+            "timer-never-starts:flight-time",
+            "timer-button-shared:flight-time-left-button",
             "flight-states-reach-nothing",
             "flight-state-unreached:practice",
             "flight-states-alike:cruise:practice",
@@ -315,6 +326,30 @@ internal static class PlantedFaults
                     "mix",
                     new AddStep { Order = 99, With = Build.With(new ChannelSource { Channel = "spare" }, 1) }
                 ),
+            ["a timer under load that counts down"] = TimerSetups.Other(("school", "load"), ("from", "150")),
+            ["a timer that a button resets"] = TimerSetups.ByButton("left-button"),
+            ["a timer that the next battery resets"] = TimerSetups
+                .Other(("school", "load"))
+                .InModel(m =>
+                    m with
+                    {
+                        Conditions = m.Conditions.Set(
+                            "battery-unplugged",
+                            c =>
+                                c with
+                                {
+                                    Test = All(
+                                        Latch(
+                                            All(At("left-shoulder", 1), new TelemetryLostTest()),
+                                            At("left-shoulder", 2)
+                                        ),
+                                        Not(new TelemetryLostTest())
+                                    ),
+                                }
+                        ),
+                    }
+                ),
+            ["a timer with either reset"] = TimerSetups.Other(("reset", "both"), ("button", "right-button")),
             ["a warning ten seconds before the loss"] = ReturnFaults.Weak(75, 38),
             ["an early warning beside a late one"] = ReturnFaults
                 .Weak(75, 38)

@@ -12,13 +12,15 @@ internal static class ReturnFaults
 {
     /// <summary>Six cells, an alarm below 22.2 V for 3 s, with a mask, said every 4 s.</summary>
     public static Setup Right { get; } =
-        (PlantedFaults.Full with { Craft = Demo.Sandpiper.Craft }).InModel(m =>
-            m with
-            {
-                Conditions = m.Conditions.SetItem("battery-low", Demo.Sandpiper.Model.Conditions["battery-low"]),
-                Announcements = m.Announcements.SetItem("battery", Demo.Sandpiper.Model.Announcements["battery"]),
-            }
-        );
+        (PlantedFaults.Full with { Craft = Demo.Sandpiper.Craft })
+            .ReadyMade("flight-timer", ("arm", "left-shoulder:2"))
+            .InModel(m =>
+                m with
+                {
+                    Conditions = m.Conditions.SetItem("battery-low", Demo.Sandpiper.Model.Conditions["battery-low"]),
+                    Announcements = m.Announcements.SetItem("battery", Demo.Sandpiper.Model.Announcements["battery"]),
+                }
+            );
 
     /// <summary>The same alarm at another level, without the mask where that is wanted.</summary>
     public static Setup At(double level, bool masked = true, double wait = 3000) => Asking(Low(level, masked), wait);

@@ -106,7 +106,8 @@ internal static class HarmlessVariants
                 .WithBoard(b => b with { Map = StickOrder.Parse("AETR") }),
             ["arming towards the pilot"] = Clean
                 .WithControl("left-shoulder", c => (SwitchControl)c with { Start = 2, Safe = 2 })
-                .WithArm(f => Band(f, 900, 1300) with { Planned = [1] }),
+                .WithArm(f => Band(f, 900, 1300) with { Planned = [1] })
+                .WithCondition("arm-on", At("left-shoulder", 1)),
             ["a link with few steps"] = Clean.WithAir(a =>
                 a with
                 {
@@ -152,6 +153,10 @@ internal static class HarmlessVariants
                 }
             ),
             ["a function that ten more sensors have a say in"] = CalledHomeByMore(10),
+            ["a timer that a button resets while disarmed"] = ResetBy(
+                All(Pressed("left-button"), Not(Holds("arm-on")))
+            ),
+            ["a timer that disarming resets"] = ResetBy(Not(Holds("arm-on"))),
             ["a yaw that is trimmed"] = Clean.InModel(m => m with { Trims = m.Trims.Add("yaw", new Percent(1)) }),
         };
 

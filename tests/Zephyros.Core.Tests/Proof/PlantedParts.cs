@@ -14,11 +14,25 @@ internal static class PlantedParts
 {
     public static readonly Setup Clean = Demo.Clean;
 
-    // Its battery alarm has a limit that every reading is below; put right, it is beside nothing.
-    public static readonly Setup CleanWren = Demo.Wren.WithCondition(
-        "empty",
-        new DelayTest { Of = [Reads("voltage", Relation.Below, 14.1)], OnAfter = new(3000) }
-    );
+    // Its battery alarm has a limit that every reading is below; put right, it is beside nothing. So is the reset of its timer, which
+    // was not enabled.
+    public static readonly Setup CleanWren = Demo
+        .Wren.WithCondition(
+            "empty",
+            new DelayTest { Of = [Reads("voltage", Relation.Below, 14.1)], OnAfter = new(3000) }
+        )
+        .InModel(m =>
+            m with
+            {
+                Timers = m.Timers.Set("pack", t => t with { Reset = t.Reset! with { Enabled = true } }),
+            }
+        );
+
+    /// <summary>The clean setup with a timer that something else resets.</summary>
+    public static Setup ResetBy(Test resets) => Clean.WithCondition("unplugged", resets);
+
+    /// <summary>A button that is held for two seconds.</summary>
+    public static PressTest Pressed(string button) => new() { Control = button, AtLeast = new(2000) };
 
     public static Setup WithGuards(this Setup setup, Func<ArmGuards, ArmGuards> change) =>
         setup.WithBoard(b => b with { Guards = change(b.Guards) });

@@ -342,6 +342,13 @@ internal static class ProofFaults
                 "loss-in-time"
             ),
             ["a receiver that hides the loss"] = (Presets((1, 990)), "loss-in-time"),
+            ["a timer that lost telemetry resets"] = (ResetBy(new TelemetryLostTest()), "timers-kept"),
+            ["a timer that a button resets in flight"] = (ResetBy(Pressed("left-button")), "timers-kept"),
+            ["a timer that asks another switch for disarmed"] = (
+                ResetBy(All(Pressed("left-button"), At("left-back-switch", 1))),
+                "timers-kept"
+            ),
+            ["a timer that telemetry resets as it comes back"] = (ResetBy(Not(new TelemetryLostTest())), "timers-kept"),
             ["loss procedure for ever"] = (
                 CleanWren.WithFunction("lamp", f => Band(f, 900, 2100) with { Kind = FunctionKind.LossProcedure }),
                 "can-fly"

@@ -12,6 +12,8 @@ public sealed class WatchTests
 {
     private static readonly SignalPlan Plan = SignalPlan.Compile(Demo.Clean);
 
+    private static readonly ulong Arm = Plan.Board.ArmBits;
+
     private static readonly Dictionary<string, string> Tables = new(StringComparer.Ordinal)
     {
         ["quiet-start"] = """
@@ -189,6 +191,17 @@ public sealed class WatchTests
             0 ModelTime:ToSafeEnd idles > thrusts up => 0 *
             0 Input:ToSafeEnd stands > stands => 0
             0 Input:ToSafeEnd stands > spins => broken
+            """,
+        ["timers-kept"] = $"""
+            0 Input:Telemetry idles > idles cues=1 sent={Arm} => broken *
+            0 Input thrusts > thrusts cues=1 sent={Arm} => broken *
+            0 ModelTime thrusts > thrusts radio=lost cues=1 sent={Arm} => broken *
+            0 Input thrusts > thrusts radio=lost cues=1 => 1
+            0 Input idles > stands cues=1 => 1
+            0 Input stands > stands cues=1 sent={Arm} => 1
+            1 Input:Telemetry idles > idles cues=1 sent={Arm} => 1 *
+            1 Input:Telemetry idles > idles sent={Arm} => 0 *
+            0 TransmitterOff idles > idles radio=off cues=1 sent={Arm} => 1
             """,
         ["thrust-stays"] = """
             0 Input thrusts > thrusts up => 1

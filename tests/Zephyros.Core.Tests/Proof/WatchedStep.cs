@@ -46,7 +46,8 @@ internal sealed record WatchedStep(string Text, int Before, Change Change, int A
             StickLow: so.Contains("stick"),
             Cues: int.Parse(Told("cues=") ?? "0", CultureInfo.InvariantCulture),
             Missed: so.Contains("missed"),
-            Trembles: so.Contains("trembles")
+            Trembles: so.Contains("trembles"),
+            Sent: new BoardView(ulong.TryParse(Told("sent="), CultureInfo.InvariantCulture, out var sent) ? sent : 0)
         );
         var after = words[arrow + 1];
         return new(

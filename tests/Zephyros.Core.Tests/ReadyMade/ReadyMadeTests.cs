@@ -42,12 +42,9 @@ public sealed class ReadyMadeTests
         foreach (var cells in new[] { 1, 4, 6, 12 })
         foreach (var home in new[] { null, Demo.Sandpiper.Craft.WayHome })
         {
-            var bare = (
-                Demo.Plain with
-                {
-                    Craft = Demo.Sandpiper.Craft with { Cells = cells, WayHome = home },
-                }
-            ).WithBoard(b => b with { Equipment = new() { Divider = true } });
+            var bare = (Demo.Plain with { Craft = Demo.Sandpiper.Craft with { Cells = cells, WayHome = home } })
+                .WithBoard(b => b with { Equipment = new() { Divider = true } })
+                .ReadyMade("flight-timer", ("arm", "left-shoulder:2"));
             var (built, arguments) = Try(bare, id);
             Assert.Empty(arguments.Problems);
             Assert.Empty(SetupValidator.Check(built!.Setup));

@@ -21,8 +21,9 @@ namespace Zephyros.Core.Tests.Work;
 /// <summary>What remains to be done: every step from a new craft to one that is shown at the bench, and what makes it stale.</summary>
 public sealed class WorkListTests
 {
-    // With a link that is written down, a port that was looked at, and an alarm on a sensor that comes.
+    // With a link that is written down, a port that was looked at, an alarm on a sensor that comes, and a timer behind it.
     private static readonly Setup Craft = (Demo.Plain with { Craft = Demo.Sandpiper.Craft })
+        .ReadyMade("flight-timer", ("arm", "left-shoulder:2"))
         .InModel(m =>
             m with
             {

@@ -68,7 +68,7 @@ internal sealed class PlanCompiler
                 case NodeKind.Chain:
                     Chain(planned[node.Id]);
                     break;
-                case NodeKind.Control or NodeKind.Sensor or NodeKind.Sent or NodeKind.Announcement:
+                case NodeKind.Control or NodeKind.Sensor or NodeKind.Sent or NodeKind.Announcement or NodeKind.Timer:
                     // Nothing is worked out for it here.
                     break;
                 default:

@@ -64,7 +64,8 @@ internal sealed class BenchWitness
             returns
                 && before.Board is { Powered: true, HasSignal: true }
                 && !SituationSystem.FramesArrive(scope.Plan.Setup.Air, before),
-            trembles || before.Trembled
+            trembles || before.Trembled,
+            new BoardView((bench.SentView.Bits & scope.Bits) | own)
         );
         var monitor = watch.Next(before.Monitor, change);
         last = now with

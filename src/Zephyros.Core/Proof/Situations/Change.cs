@@ -17,6 +17,7 @@ namespace Zephyros.Core.Proof.Situations;
 /// <param name="Missed">True when frames arrive again that were missing for less than the board's time: it sees at once what was moved
 /// meanwhile.</param>
 /// <param name="Trembles">True when the reading before or after lies beside what is sent; only where the watch asks.</param>
+/// <param name="Sent">What the board would read from what the transmitter sends, whether it arrives or not; nothing while it is off.</param>
 /// <param name="Cues">Which of the check's <see cref="PromiseCheck.Cues"/> hold, the first in the lowest bit; none while the transmitter is off.</param>
 public readonly record struct Change(
     Situation Before,
@@ -30,7 +31,8 @@ public readonly record struct Change(
     bool StickLow,
     int Cues,
     bool Missed = false,
-    bool Trembles = false
+    bool Trembles = false,
+    BoardView Sent = default
 )
 {
     /// <summary>The board goes from disarmed to armed.</summary>

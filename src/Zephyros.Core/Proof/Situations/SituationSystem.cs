@@ -266,7 +266,8 @@ internal sealed class SituationSystem
             (model.Readings[reading] & ProofScope.StickLowBit) != 0,
             ProofScope.CuesIn(model.Readings[reading]),
             returns && before.Board is { Powered: true, HasSignal: true } && !FramesArrive(before),
-            trembled || before.Trembled
+            trembled || before.Trembled,
+            new BoardView(model.Readings[reading])
         );
         next = next with
         {

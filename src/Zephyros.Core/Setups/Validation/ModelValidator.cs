@@ -12,6 +12,8 @@ internal static class ModelValidator
     private const int MostSteps = 64;
     private const int MostItems = 100;
     private const int MostTests = 100;
+    private const int MostCalls = 20;
+    private static readonly Milliseconds LongestCall = new(7_200_000);
 
     public static void Check(Setup setup, List<SetupProblem> problems)
     {
@@ -21,6 +23,7 @@ internal static class ModelValidator
         Count("announcements", model.Announcements.Count, problems);
         Count("states", model.States.Count, problems);
         Count("sensors", model.Sensors.Count, problems);
+        Count("timers", model.Timers.Count, problems);
         CheckNumbers(setup, problems);
         foreach (var (id, channel) in model.Channels.OrderBy(c => c.Key, StringComparer.Ordinal))
             CheckChannel(setup, $"/model/channels/{id}", channel, problems);
@@ -36,6 +39,8 @@ internal static class ModelValidator
                         $"The lowest reading ({sensor.Lowest}) must lie below the highest ({sensor.Highest})."
                     )
                 );
+        foreach (var (id, timer) in model.Timers.OrderBy(t => t.Key, StringComparer.Ordinal))
+            CheckCalls($"/model/timers/{id}/calls", timer.Calls, problems);
         foreach (var reference in ModelReferences.Of(model))
             if (!Exists(setup, reference))
                 problems.Add(new(reference.Place, Missing(setup, reference)));
@@ -174,6 +179,17 @@ internal static class ModelValidator
             problems.Add(new($"{place}/function", "Only the announcement of a mode names a function."));
         else if (!setup.Board.Functions.ContainsKey(function))
             problems.Add(new($"{place}/function", $"The board has no function \"{function}\"."));
+    }
+
+    private static void CheckCalls(string place, IReadOnlyList<Milliseconds> calls, List<SetupProblem> problems)
+    {
+        if (calls.Count > MostCalls)
+            problems.Add(new(place, $"A timer calls out at most {MostCalls} times, not {calls.Count}."));
+        for (var i = 0; i < calls.Count; i++)
+            if (calls[i] < new Milliseconds(0) || calls[i] > LongestCall)
+                problems.Add(
+                    new($"{place}/{i}", $"A call comes at 0 s to {Figures.Plain(LongestCall.Value / 1000)} s.")
+                );
     }
 
     private static void CheckPositions(Setup setup, string place, PositionTest test, List<SetupProblem> problems)

@@ -118,6 +118,11 @@ export class BenchLink {
     this.tell('ResetExtremes', {});
   }
 
+  /** Lets a timer of the transmitter begin anew. */
+  resetTimer(timer: string): void {
+    this.tell('ResetTimer', { timer });
+  }
+
   /** Puts a battery into the craft of which a share of the charge is left, in percent. */
   putBattery(left: number): void {
     this.tell('PutBattery', { left });

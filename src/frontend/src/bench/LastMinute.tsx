@@ -16,6 +16,7 @@ const MARKS: Record<LogEntry['kind'], string> = {
   lost: 'h-5 bg-deep-warn',
   good: 'h-4 bg-deep-live',
   said: 'h-2.5 bg-deep-ink',
+  reset: 'h-2.5 bg-deep-soft',
   switched: 'h-2.5 bg-deep-soft',
   missed: 'h-2.5 bg-deep-soft',
   heard: 'h-2.5 bg-deep-soft',

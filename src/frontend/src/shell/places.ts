@@ -19,7 +19,16 @@ export const PLACES: readonly { words: string; to: string; also: string[] }[] = 
   {
     words: 'Model: ready-made chains',
     to: 'model?part=ready-made',
-    also: ['throttle cut', 'lock', 'two-stage arming', 'battery alarm', 'signal alarm', 'template', 'wizard'],
+    also: [
+      'throttle cut',
+      'lock',
+      'two-stage arming',
+      'battery alarm',
+      'signal alarm',
+      'flight timer',
+      'template',
+      'wizard',
+    ],
   },
   {
     words: 'Air: the radio link',
@@ -64,6 +73,11 @@ export const PLACES: readonly { words: string; to: string; also: string[] }[] = 
     words: 'Return: battery and the way home',
     to: 'return?part=battery',
     also: ['low battery', 'cells', 'capacity', 'lead', 'reserve', 'alarm level'],
+  },
+  {
+    words: 'Return: timers',
+    to: 'return?part=timers',
+    also: ['flight time', 'stopwatch', 'countdown', 'reset', 'calls'],
   },
   {
     words: 'Return: search for sensors',

@@ -5,6 +5,7 @@ import { BatteryPart } from './BatteryPart';
 import { FlightsPart } from './flights/FlightsPart';
 import { SearchPart } from './SearchPart';
 import { SensorsPart } from './SensorsPart';
+import { TimersPart } from './timers/TimersPart';
 
 interface Props {
   id: string;
@@ -13,7 +14,7 @@ interface Props {
   changes: Changes;
 }
 
-/** The way back: what comes to the transmitter and how old it is, the battery that must last, its alarms on recorded flights, and what a search finds. */
+/** The way back: what comes to the transmitter and how old it is, the battery that must last, the timers behind it, its alarms on recorded flights, and what a search finds. */
 export default function ReturnStation({ id, setup, view, changes }: Props) {
   const all = { setup, view, changes };
   return (
@@ -23,6 +24,7 @@ export default function ReturnStation({ id, setup, view, changes }: Props) {
       parts={[
         { part: 'sensors', name: 'Sensors', content: <SensorsPart id={id} {...all} /> },
         { part: 'battery', name: 'Battery', content: <BatteryPart {...all} /> },
+        { part: 'timers', name: 'Timers', content: <TimersPart {...all} /> },
         { part: 'flights', name: 'Flights', content: <FlightsPart id={id} changes={changes} /> },
         { part: 'search', name: 'Search', content: <SearchPart id={id} setup={setup} view={view} /> },
       ]}

@@ -1,6 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import clsx from 'clsx';
 import { useState } from 'react';
+import { useSearchParams } from 'react-router';
 import { readyMadeQuery } from '../../../api/queries';
 import type { Changes } from '../../../edits/useChanges';
 import { Notice } from '../../../ui/Notice';
@@ -14,7 +15,9 @@ interface Props {
 /** Chains that the trade builds again and again; they insert ordinary steps that can be edited afterwards. */
 export function ReadyMadePart({ id, changes }: Props) {
   const chains = useQuery(readyMadeQuery(id));
-  const [chosen, setChosen] = useState('');
+  // The address may ask for one.
+  const [asked] = useSearchParams();
+  const [chosen, setChosen] = useState(asked.get('chain') ?? '');
   if (chains.error) return <Notice title={chains.error.message} />;
   if (!chains.data) return <p role="status">Looking for ready-made chains…</p>;
   const open = chains.data.find((c) => c.id === chosen) ?? chains.data[0]!;
