@@ -158,6 +158,8 @@ const VIEWS = [
     main: true,
     prepare: (page) => page.getByText('at most 0.32 s old').first().waitFor(),
   },
+  { name: 'alarms', path: '/craft/sandpiper/return?part=alarms' },
+  { name: 'timers', path: '/craft/gannet/return?part=timers' },
   { name: 'return-battery', path: '/craft/sandpiper/return?part=battery' },
   {
     name: 'sticks',

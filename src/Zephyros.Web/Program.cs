@@ -109,6 +109,7 @@ HistoryEndpoints.Map(app, setups);
 CaptureEndpoints.Map(app, setups);
 FlightEndpoints.Map(app, setups);
 ReplayEndpoints.Map(app, setups);
+AlarmTrialEndpoints.Map(setups);
 LinkEndpoints.Map(app, setups);
 MeasureEndpoints.Map(setups);
 MeasurementEndpoints.Map(setups);

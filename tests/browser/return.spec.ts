@@ -160,3 +160,31 @@ test('a timer that is built by answering, and one that was reset in flight, are 
   await page.getByRole('tab', { name: 'Timers' }).press('Enter');
   await expect(page.getByTestId('timer-load-time')).toContainText('1:35');
 });
+
+test('an alarm is heard on the bench by itself, and at a transmitter a finding stands until it is put back', async ({
+  craft,
+}) => {
+  const page = await craft('sandpiper', 'return?part=alarms');
+  // Before anything has come there is nothing to set it above.
+  await expect(page.getByText('Flight battery reads 25.')).toBeVisible();
+  await page.getByRole('button', { name: 'Hear it on the bench' }).press('Enter');
+  await expect(page.getByText(/Heard: “Battery 25\.\d volts”, 3(\.\d)? s later\. Silent again/)).toBeVisible({
+    timeout: 30_000,
+  });
+  await page.getByRole('button', { name: 'At my transmitter' }).press('Enter');
+  await page.getByLabel('Flight battery reads').fill('24.9');
+  await page.getByRole('button', { name: 'Where to set the limit' }).press('Enter');
+  await expect(page.getByText('25.1 V', { exact: true })).toBeVisible();
+  const finding = page.getByRole('article').filter({ hasText: '“Battery low” was raised for a test' });
+  await expect(finding).toBeVisible();
+  await page.getByLabel('heard', { exact: true }).press('Space');
+  await page.getByLabel('The limit reads').fill('25.1');
+  await page.getByLabel('The limit reads').press('Enter');
+  await expect(page.getByRole('alert')).toContainText('It reads 25.1 V, and must read 22.2 V');
+  await page.getByLabel('The limit reads').fill('22.2');
+  await page.getByLabel('The limit reads').press('Enter');
+  await expect(finding).toHaveCount(0);
+  // What was heard and read back is ticked in the list of the work.
+  await page.goto(page.url().replace(/return.*/, 'work'));
+  await expect(page.getByRole('heading', { name: 'Hear the alarms, and put their levels back done' })).toBeVisible();
+});

@@ -41,6 +41,12 @@ public sealed partial class BenchRun
         changes++;
     }
 
+    /// <summary>What the transmitter has heard last of a sensor; null when nothing came.</summary>
+    internal Reading? HeardOf(string sensor) => transmitter.HeardOf(sensor);
+
+    /// <summary>True while a condition of the model holds.</summary>
+    internal bool Holds(string condition) => plan.Model.Holds(Memory, condition);
+
     /// <summary>Lets a timer of the transmitter begin anew.</summary>
     /// <returns>False when there is no such timer; nothing has changed then.</returns>
     public bool ResetTimer(string timer)

@@ -1,4 +1,5 @@
 using Zephyros.Core.Board;
+using Zephyros.Core.Model;
 using Zephyros.Core.Model.Timers;
 using Zephyros.Core.Path;
 using Zephyros.Core.Units;
@@ -128,6 +129,9 @@ internal sealed class BenchTransmitter
 
     /// <summary>What it has heard last of a sensor.</summary>
     public double ReadingOf(string sensor) => Values.Readings[IndexOf(sensor)].Value;
+
+    /// <summary>The same; null when nothing came of it.</summary>
+    public Reading? HeardOf(string sensor) => heard.Spoken(new SpokenValue { Sensor = sensor });
 
     /// <summary>True when the model knows a sensor.</summary>
     public bool HasSensor(string sensor) => IndexOf(sensor) >= 0;

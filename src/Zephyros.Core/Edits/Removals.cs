@@ -27,7 +27,7 @@ public static class Removals
                 id,
                 setup with
                 {
-                    Model = model with { Conditions = model.Conditions.Remove(id) },
+                    Model = model with { Conditions = model.Conditions.Remove(id), Raised = model.Raised.Remove(id) },
                 }
             ),
             ["", "model", "sensors", var id] when model.Sensors.TryGetValue(id, out var sensor) => Named(

@@ -52,6 +52,14 @@ public sealed record TransmitterModel
     public ImmutableDictionary<string, FlightTimer> Timers { get; init; } =
         ImmutableDictionary<string, FlightTimer>.Empty;
 
+    /// <summary>The limits that stand elsewhere at the transmitter for a test: where they stand, by the id of their condition, until the old one
+    /// is read back there.</summary>
+    [Description(
+        "The limits that stand elsewhere at the transmitter for a test: where they stand, by the id of their condition, until the old one is read back there."
+    )]
+    [Range(-Sensor.Furthest, Sensor.Furthest)]
+    public ImmutableDictionary<string, Reading> Raised { get; init; } = ImmutableDictionary<string, Reading>.Empty;
+
     /// <summary>The flight states in the order in which they are asked: by order, ties by id, those without a condition last.</summary>
     public IReadOnlyList<KeyValuePair<string, FlightState>> StatesByPriority() =>
         [

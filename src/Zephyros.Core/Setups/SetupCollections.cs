@@ -20,6 +20,7 @@ public static class SetupCollections
             "states",
             "sensors",
             "timers",
+            "raised",
             "modules",
             "ports",
             "functions",

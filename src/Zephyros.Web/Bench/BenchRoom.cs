@@ -1,4 +1,5 @@
 using Zephyros.Core.Bench;
+using Zephyros.Core.Flights.Trial;
 using Zephyros.Storage;
 using Zephyros.Web.Contracts;
 
@@ -19,6 +20,7 @@ internal sealed class BenchRoom
     private readonly BenchRun run;
     private long last;
     private int revision;
+    private AlarmTest? test;
 
     public BenchRoom(StoredSetup stored, TimeProvider clock)
     {
@@ -36,6 +38,7 @@ internal sealed class BenchRoom
             if (stored.Revision <= revision)
                 return;
             CatchUp();
+            test?.BreakOff();
             revision = stored.Revision;
             run.Replace(stored.Setup);
         }
@@ -62,7 +65,22 @@ internal sealed class BenchRoom
             CatchUp();
             return run.Sequence == seen
                 ? null
-                : new BenchMessage(revision, run.Snapshot(follow, known ?? run.Log.Count - Latest));
+                : new BenchMessage(revision, run.Snapshot(follow, known ?? run.Log.Count - Latest), test?.Picture);
+        }
+    }
+
+    /// <summary>Raises the limit of an alarm for the moment; it is put back by itself once it was heard.</summary>
+    /// <returns>Why that cannot be; empty when it was done.</returns>
+    public string TestAlarm(string condition)
+    {
+        lock (gate)
+        {
+            CatchUp();
+            if (test is { Runs: true })
+                return "Another alarm is being tested.";
+            var (begun, obstacle) = AlarmTest.Begin(run, condition);
+            test = begun ?? test;
+            return obstacle;
         }
     }
 
@@ -72,5 +90,6 @@ internal sealed class BenchRoom
         var passed = clock.GetElapsedTime(last, timestamp);
         last = timestamp;
         run.AdvanceTo(run.Now + (passed < LongestStep ? passed : LongestStep));
+        test?.Look();
     }
 }

@@ -6,6 +6,7 @@ namespace Zephyros.Web.Contracts;
 /// <summary>An alarm of a model.</summary>
 /// <param name="Id">The id of its condition.</param>
 /// <param name="Label">Its words.</param>
+/// <param name="SensorId">The id of the sensor that it looks at.</param>
 /// <param name="Sensor">What it warns of.</param>
 /// <param name="Unit">The unit of its level.</param>
 /// <param name="Level">The level.</param>
@@ -14,6 +15,7 @@ namespace Zephyros.Web.Contracts;
 public sealed record AlarmView(
     string Id,
     string Label,
+    string SensorId,
     string Sensor,
     string Unit,
     Reading Level,
@@ -26,6 +28,7 @@ public sealed record AlarmView(
         new(
             alarm.Id,
             alarm.Condition.Label,
+            alarm.SensorId,
             alarm.Sensor.Label,
             alarm.Sensor.Unit,
             alarm.Level.Limit,

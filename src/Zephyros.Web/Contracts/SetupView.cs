@@ -1,5 +1,6 @@
 using Zephyros.Core.Air;
 using Zephyros.Core.Board;
+using Zephyros.Core.Flights;
 using Zephyros.Core.Model;
 using Zephyros.Core.Path;
 using Zephyros.Core.Path.Budgets;
@@ -36,6 +37,7 @@ namespace Zephyros.Web.Contracts;
 /// <param name="Quality">Where the signal quality could travel.</param>
 /// <param name="Return">What comes back from the craft.</param>
 /// <param name="Timers">What each timer does, by its id.</param>
+/// <param name="Alarms">The alarms on voltage, quality and strength.</param>
 /// <param name="Starts">What the fields of something new start with.</param>
 public sealed record SetupView(
     IReadOnlyList<ControlView> Controls,
@@ -61,6 +63,7 @@ public sealed record SetupView(
     QualityView Quality,
     ReturnView Return,
     IReadOnlyDictionary<string, TimerView> Timers,
+    IReadOnlyList<AlarmView> Alarms,
     StartValues Starts
 )
 {
@@ -102,6 +105,7 @@ public sealed record SetupView(
                 t => new TimerView(words.Of(t.Value), TimerTrial.Of(plan, t.Value) ?? []),
                 StringComparer.Ordinal
             ),
+            [.. Alarm.Of(setup).Select(AlarmView.Of)],
             StartValues.With(setup.Transmitter)
         );
     }

@@ -8,6 +8,7 @@ using Zephyros.Core.Setups;
 using Zephyros.Core.Setups.Validation;
 using Zephyros.Core.Wire;
 using static Zephyros.Core.Tests.Build;
+using static Zephyros.Core.Tests.Findings.FaultGround;
 using static Zephyros.Core.Tests.Findings.PlantedFaults;
 
 namespace Zephyros.Core.Tests.Findings;

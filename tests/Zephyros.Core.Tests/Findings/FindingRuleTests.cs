@@ -179,7 +179,7 @@ public sealed partial class FindingRuleTests
     )]
     public void A_limit_beyond_the_sensor_is_met_always_or_never(Relation relation, double limit, string why)
     {
-        var setup = PlantedFaults
+        var setup = FaultGround
             .Full.WithCondition("far", PlantedFaults.Sensed("distance", relation, limit))
             .WithOverride("yaw", "far", 10);
         string Why(Setup of) => Examination.Of(of).Single(f => f.Key == "implausible-limit:far:distance").Why;
@@ -194,7 +194,7 @@ public sealed partial class FindingRuleTests
     [Fact]
     public void A_second_limit_of_the_same_sensor_is_looked_at_too()
     {
-        var setup = PlantedFaults.Full.WithCondition(
+        var setup = FaultGround.Full.WithCondition(
             "far",
             Any(
                 PlantedFaults.Sensed("distance", Relation.Above, 300),

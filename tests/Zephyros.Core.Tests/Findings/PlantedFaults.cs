@@ -9,27 +9,13 @@ using Zephyros.Core.Setups;
 using Zephyros.Core.Units;
 using Zephyros.Core.Wire;
 using static Zephyros.Core.Tests.Build;
+using static Zephyros.Core.Tests.Findings.FaultGround;
 
 namespace Zephyros.Core.Tests.Findings;
 
 /// <summary>One planted fault for every rule, each made by one change of a setup without faults, and changes that are no faults.</summary>
 internal static class PlantedFaults
 {
-    // The plain setup with a lock, two states that reach a channel, a limiter: all of it clean.
-    internal static readonly Setup Full = (
-        Demo.Plain with
-        {
-            Transmitter = Demo.Plain.Transmitter with { ShortNames = 15 },
-        }
-    )
-        .WithChannel("beeper", c => c with { Short = "Beeper" })
-        .InModel(m => m with { Sensors = Demo.Sandpiper.Model.Sensors })
-        .WithBoard(b => b with { Equipment = Demo.Sandpiper.Board.Equipment })
-        .ReadyMade("throttle-lock", ("arm", "left-shoulder:2"))
-        .ReadyMade("throttle-limiter", ("dial", "left-dial"), ("active", "right-shoulder:2"))
-        .WithStates(("cruise", null), ("practice", "limiter-on"))
-        .WithStep("mode", "state", States(("cruise", 0), ("practice", 50)));
-
     internal static readonly Setup TwoStage = Demo.Plain.ReadyMade(
         "two-stage-arming",
         ("second", "right-shoulder:2"),
@@ -137,6 +123,12 @@ internal static class PlantedFaults
                 }
             ),
             ["warning-with-loss:signal-low"] = ReturnFaults.Weak(40, 44),
+            ["alarm-left-raised:battery-low"] = ReturnFaults.Right.InModel(m =>
+                m with
+                {
+                    Raised = m.Raised.Add("battery-low", new(25)),
+                }
+            ),
             ["timer-never-starts:flight-time"] = TimerSetups.With(t => t with { While = null }),
             ["timer-starts-unarmed:flight-time"] = TimerSetups.While(At("left-shoulder", 2)),
             ["timer-never-reset:flight-time"] = TimerSetups.With(t => t with { Reset = null }),
@@ -265,6 +257,7 @@ internal static class PlantedFaults
             "dependency-cycle:condition:one",
             "alarm-too-late:wind",
             "condition-stuck:never",
+            "alarm-left-raised:battery-low",
             "timer-never-starts:flight-time",
             "timer-button-shared:flight-time-left-button",
             "flight-states-reach-nothing",
@@ -406,34 +399,6 @@ internal static class PlantedFaults
             {
                 Transmitter = Full.Transmitter with { ShortNames = 0 },
             },
-        };
-
-    private static Setup WithStates(this Setup setup, params (string Id, string? When)[] states) =>
-        setup.InModel(m =>
-            m with
-            {
-                States = states
-                    .Select(
-                        (s, i) =>
-                            (
-                                s.Id,
-                                State: new FlightState
-                                {
-                                    Label = s.Id,
-                                    Order = i,
-                                    When = s.When,
-                                }
-                            )
-                    )
-                    .ToImmutableDictionary(s => s.Id, s => s.State, StringComparer.Ordinal),
-            }
-        );
-
-    internal static StateStep States(params (string State, double Value)[] values) =>
-        new()
-        {
-            Order = 90,
-            Values = values.ToImmutableDictionary(v => v.State, v => new Percent(v.Value), StringComparer.Ordinal),
         };
 
     internal static Setup WithEnds(this Setup setup, string channel, double low, double high) =>

@@ -12,7 +12,7 @@ internal static class ReturnFaults
 {
     /// <summary>Six cells, an alarm below 22.2 V for 3 s, with a mask, said every 4 s.</summary>
     public static Setup Right { get; } =
-        (PlantedFaults.Full with { Craft = Demo.Sandpiper.Craft })
+        (FaultGround.Full with { Craft = Demo.Sandpiper.Craft })
             .ReadyMade("flight-timer", ("arm", "left-shoulder:2"))
             .InModel(m =>
                 m with
@@ -40,7 +40,7 @@ internal static class ReturnFaults
         Right.InModel(m => m with { Sensors = m.Sensors.Set("voltage", change) });
 
     /// <summary>A voltage of the receiver is asked instead of the battery's.</summary>
-    public static Setup OfReceiver { get; } =
+    public static Setup OfReceiver =>
         Right
             .InModel(m =>
                 m with

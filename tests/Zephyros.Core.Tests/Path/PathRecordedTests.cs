@@ -19,7 +19,7 @@ namespace Zephyros.Core.Tests.Path;
 public sealed class PathRecordedTests
 {
     // A link with few steps that reserves a channel, a quality on its last one, a deadband, a curve, a span; pulses on the wire.
-    private static readonly Setup Odd = PlantedFaults
+    private static readonly Setup Odd = FaultGround
         .Full.WithAir(a =>
             a with
             {

@@ -41,6 +41,10 @@ internal static class ModelValidator
                 );
         foreach (var (id, timer) in model.Timers.OrderBy(t => t.Key, StringComparer.Ordinal))
             CheckCalls($"/model/timers/{id}/calls", timer.Calls, problems);
+        foreach (
+            var id in model.Raised.Keys.Where(id => !model.Conditions.ContainsKey(id)).Order(StringComparer.Ordinal)
+        )
+            problems.Add(new($"/model/raised/{id}", $"The model has no condition \"{id}\"."));
         foreach (var reference in ModelReferences.Of(model))
             if (!Exists(setup, reference))
                 problems.Add(new(reference.Place, Missing(setup, reference)));

@@ -37,6 +37,7 @@ export type PathAhead = Schemas['PathAhead'];
 export type TraceStop = Schemas['TraceStop'];
 export type Station = Schemas['Station'];
 export type Sensor = Schemas['Sensor'];
+export type AlarmView = Schemas['AlarmView'];
 export type FlightTimer = Schemas['FlightTimer'];
 export type TimerMoment = Schemas['TimerMoment'];
 export type SensorWay = Schemas['SensorWay'];

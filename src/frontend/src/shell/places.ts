@@ -75,6 +75,11 @@ export const PLACES: readonly { words: string; to: string; also: string[] }[] = 
     also: ['low battery', 'cells', 'capacity', 'lead', 'reserve', 'alarm level'],
   },
   {
+    words: 'Return: alarms, heard and put back',
+    to: 'return?part=alarms',
+    also: ['alarm test', 'try the alarm', 'low battery', 'signal alarm', 'limit'],
+  },
+  {
     words: 'Return: timers',
     to: 'return?part=timers',
     also: ['flight time', 'stopwatch', 'countdown', 'reset', 'calls'],

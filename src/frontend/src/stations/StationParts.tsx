@@ -16,7 +16,7 @@ export function StationParts({ title, label, parts }: { title: string; label: st
     <Tabs.Root value={shown.part} onValueChange={(part) => setSearch({ part }, { replace: true })}>
       <div className="mb-2 flex flex-wrap items-end gap-x-6 gap-y-2 border-b border-line">
         <h1 className="pb-1 text-[1.45rem] leading-tight font-bold tracking-tight">{title}</h1>
-        <Tabs.List aria-label={label} className="flex gap-1">
+        <Tabs.List aria-label={label} className="flex flex-wrap gap-1">
           {parts.map(({ part, name }) => (
             <Tabs.Trigger
               key={part}

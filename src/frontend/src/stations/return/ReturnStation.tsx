@@ -1,6 +1,7 @@
 import type { Setup, SetupView } from '../../api/types';
 import type { Changes } from '../../edits/useChanges';
 import { StationParts } from '../StationParts';
+import { AlarmsPart } from './alarms/AlarmsPart';
 import { BatteryPart } from './BatteryPart';
 import { FlightsPart } from './flights/FlightsPart';
 import { SearchPart } from './SearchPart';
@@ -14,7 +15,7 @@ interface Props {
   changes: Changes;
 }
 
-/** The way back: what comes to the transmitter and how old it is, the battery that must last, the timers behind it, its alarms on recorded flights, and what a search finds. */
+/** The way back: what comes to the transmitter and how old it is, the battery that must last, what warns of that, alarms on recorded flights, and what a search finds. */
 export default function ReturnStation({ id, setup, view, changes }: Props) {
   const all = { setup, view, changes };
   return (
@@ -24,6 +25,7 @@ export default function ReturnStation({ id, setup, view, changes }: Props) {
       parts={[
         { part: 'sensors', name: 'Sensors', content: <SensorsPart id={id} {...all} /> },
         { part: 'battery', name: 'Battery', content: <BatteryPart {...all} /> },
+        { part: 'alarms', name: 'Alarms', content: <AlarmsPart id={id} {...all} /> },
         { part: 'timers', name: 'Timers', content: <TimersPart {...all} /> },
         { part: 'flights', name: 'Flights', content: <FlightsPart id={id} changes={changes} /> },
         { part: 'search', name: 'Search', content: <SearchPart id={id} setup={setup} view={view} /> },
