@@ -159,6 +159,7 @@ const VIEWS = [
     prepare: (page) => page.getByText('at most 0.32 s old').first().waitFor(),
   },
   { name: 'alarms', path: '/craft/sandpiper/return?part=alarms' },
+  { name: 'goggles', path: '/craft/sandpiper/return?part=goggles' },
   { name: 'timers', path: '/craft/gannet/return?part=timers' },
   { name: 'return-battery', path: '/craft/sandpiper/return?part=battery' },
   {

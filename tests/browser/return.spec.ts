@@ -188,3 +188,24 @@ test('an alarm is heard on the bench by itself, and at a transmitter a finding s
   await page.goto(page.url().replace(/return.*/, 'work'));
   await expect(page.getByRole('heading', { name: 'Hear the alarms, and put their levels back done' })).toBeVisible();
 });
+
+test('an item that stays empty in the goggles, and a warning other than the voice’s, are found and put right', async ({
+  craft,
+}) => {
+  const page = await craft('gannet', 'return?part=goggles');
+  const second = page.getByRole('region', { name: /^Page 2/ });
+  await expect(second.getByRole('listitem')).toContainText('The board has no barometer.');
+  const told = page
+    .getByRole('article')
+    .filter({ has: page.getByRole('heading', { name: 'Goggles and voice warn of the signal at different levels' }) });
+  await told.getByRole('button', { name: 'The goggles warn of the signal where the voice does' }).press('Enter');
+  await expect(told).toHaveCount(0);
+  await expect(page.getByRole('group', { name: 'Warning of the signal' }).getByRole('spinbutton')).toHaveValue('30');
+  await second.getByRole('button', { name: 'Remove Height' }).press('Enter');
+  await expect(second).toContainText('Blank.');
+  await second.getByRole('button', { name: 'Item' }).press('Enter');
+  await expect(second.getByRole('listitem')).toContainText('nothing turns the pages');
+  await second.getByLabel('Page').fill('1');
+  await second.getByLabel('Page').press('Enter');
+  await expect(page.getByRole('region', { name: /^Page 1/ }).getByRole('listitem')).toHaveCount(4);
+});

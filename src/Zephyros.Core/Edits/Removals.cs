@@ -1,5 +1,6 @@
 using System.Collections.Immutable;
 using Zephyros.Core.Board;
+using Zephyros.Core.Goggles;
 using Zephyros.Core.Hands;
 using Zephyros.Core.Model;
 using Zephyros.Core.Setups;
@@ -63,6 +64,14 @@ public static class Removals
                 setup with
                 {
                     Model = model with { Timers = model.Timers.Remove(id) },
+                }
+            ),
+            ["", "goggles", "items", var id] when setup.Goggles?.Items.ContainsKey(id) == true => Alone(
+                setup,
+                $"{setup.Goggles.Items[id].Shows.Words()} out of the goggles",
+                setup with
+                {
+                    Goggles = setup.Goggles with { Items = setup.Goggles.Items.Remove(id) },
                 }
             ),
             ["", "transmitter", "controls", var id] when setup.Transmitter.Controls.ContainsKey(id) => Control(

@@ -4,6 +4,7 @@ using System.ComponentModel.DataAnnotations;
 using Zephyros.Core.Air;
 using Zephyros.Core.Board;
 using Zephyros.Core.Craft;
+using Zephyros.Core.Goggles;
 using Zephyros.Core.Hands;
 using Zephyros.Core.Model;
 using Zephyros.Core.Wire;
@@ -52,6 +53,10 @@ public sealed record Setup
     /// <summary>The board.</summary>
     [Description("The flight controller board.")]
     public required FlightBoard Board { get; init; }
+
+    /// <summary>What the goggles show; null while it is not written down.</summary>
+    [Description("What the board draws over the picture in the goggles; without it, it is not written down.")]
+    public GogglesSettings? Goggles { get; init; }
 
     /// <summary>Findings that the pilot keeps on purpose, by the finding's key, each with the reason.</summary>
     [Description("Findings that the pilot keeps on purpose, by the finding's key.")]

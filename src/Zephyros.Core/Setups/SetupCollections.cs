@@ -21,6 +21,7 @@ public static class SetupCollections
             "sensors",
             "timers",
             "raised",
+            "items",
             "modules",
             "ports",
             "functions",

@@ -38,6 +38,7 @@ namespace Zephyros.Web.Contracts;
 /// <param name="Return">What comes back from the craft.</param>
 /// <param name="Timers">What each timer does, by its id.</param>
 /// <param name="Alarms">The alarms on voltage, quality and strength.</param>
+/// <param name="Goggles">What the goggles show.</param>
 /// <param name="Starts">What the fields of something new start with.</param>
 public sealed record SetupView(
     IReadOnlyList<ControlView> Controls,
@@ -64,6 +65,7 @@ public sealed record SetupView(
     ReturnView Return,
     IReadOnlyDictionary<string, TimerView> Timers,
     IReadOnlyList<AlarmView> Alarms,
+    GogglesView Goggles,
     StartValues Starts
 )
 {
@@ -106,6 +108,7 @@ public sealed record SetupView(
                 StringComparer.Ordinal
             ),
             [.. Alarm.Of(setup).Select(AlarmView.Of)],
+            GogglesView.Of(plan),
             StartValues.With(setup.Transmitter)
         );
     }

@@ -149,6 +149,9 @@ public sealed partial class FindingRuleTests
             [
                 "arm-switch-not-reaching:arm",
                 "channel-order",
+                "goggles-item-empty:height",
+                "goggles-item-empty:signal",
+                "goggles-warning-differs:signal",
                 "stick-reversed:yaw",
                 "timer-reset-too-soon:flown",
                 "timer-starts-unarmed:flown",

@@ -2,6 +2,7 @@ using System.Collections.Immutable;
 using Zephyros.Core.Air;
 using Zephyros.Core.Board;
 using Zephyros.Core.Edits;
+using Zephyros.Core.Goggles;
 using Zephyros.Core.Hands;
 using Zephyros.Core.Model;
 using Zephyros.Core.Model.Logic;
@@ -123,6 +124,40 @@ internal static class PlantedFaults
                 }
             ),
             ["warning-with-loss:signal-low"] = ReturnFaults.Weak(40, 44),
+            ["goggles-item-empty:height"] = GogglesSetups
+                .Showing("height", GogglesSetups.Item(GogglesSubject.Height, row: 4))
+                .WithBoard(b => b with { Equipment = b.Equipment with { Barometer = false } }),
+            ["goggles-item-empty:signal"] = GogglesSetups.Showing(
+                "signal",
+                GogglesSetups.Item(GogglesSubject.SignalQuality, row: 4)
+            ),
+            ["goggles-item-empty:time"] = GogglesSetups.Showing(
+                "time",
+                GogglesSetups.Item(GogglesSubject.ArmedTime, page: 2)
+            ),
+            ["goggles-signal-mislabelled:signal"] = GogglesSetups.OnChannel(
+                GogglesSetups.Showing("signal", GogglesSetups.Item(GogglesSubject.SignalQuality, row: 4)),
+                strength: true
+            ),
+            ["goggles-overlap:voltage:time"] = GogglesSetups.Showing(
+                "time",
+                GogglesSetups.Item(GogglesSubject.ArmedTime, row: 1, column: 7)
+            ),
+            ["goggles-first-page-bare"] = GogglesSetups.With(g => g with { Items = g.Items.Remove("voltage") }),
+            ["goggles-first-page-crowded"] = GogglesSetups.With(g =>
+                g with
+                {
+                    Items = g.Items.AddRange(
+                        Enumerable
+                            .Range(4, 4)
+                            .Select(row =>
+                                KeyValuePair.Create($"more-{row}", GogglesSetups.Item(GogglesSubject.Name, row: row))
+                            )
+                    ),
+                }
+            ),
+            ["goggles-warning-differs:battery"] = GogglesSetups.With(g => g with { CellWarning = new(3.5) }),
+            ["goggles-warning-differs:signal"] = GogglesSetups.Warned(70, 75),
             ["alarm-left-raised:battery-low"] = ReturnFaults.Right.InModel(m =>
                 m with
                 {
@@ -258,6 +293,7 @@ internal static class PlantedFaults
             "alarm-too-late:wind",
             "condition-stuck:never",
             "alarm-left-raised:battery-low",
+            "goggles-first-page-crowded",
             "timer-never-starts:flight-time",
             "timer-button-shared:flight-time-left-button",
             "flight-states-reach-nothing",
@@ -319,6 +355,16 @@ internal static class PlantedFaults
                     "mix",
                     new AddStep { Order = 99, With = Build.With(new ChannelSource { Channel = "spare" }, 1) }
                 ),
+            ["goggles as they should be"] = GogglesSetups.Right,
+            ["goggles with the quality that the receiver sends"] = GogglesSetups.OnChannel(
+                GogglesSetups.Showing("signal", GogglesSetups.Item(GogglesSubject.SignalQuality, row: 4))
+            ),
+            ["goggles with two items beside each other"] = GogglesSetups.Showing(
+                "time",
+                GogglesSetups.Item(GogglesSubject.ArmedTime, row: 1, column: 8)
+            ),
+            ["goggles that warn about where the voice does"] = GogglesSetups.Warned(74, 75),
+            ["goggles that do not warn"] = GogglesSetups.With(g => g with { CellWarning = null }),
             ["a timer under load that counts down"] = TimerSetups.Other(("school", "load"), ("from", "150")),
             ["a timer that a button resets"] = TimerSetups.ByButton("left-button"),
             ["a timer that the next battery resets"] = TimerSetups

@@ -7,6 +7,7 @@ using Zephyros.Core.Proof;
 using Zephyros.Core.Proof.Promises;
 using Zephyros.Core.Setups;
 using Zephyros.Core.Setups.Validation;
+using Zephyros.Core.Units;
 using static Zephyros.Core.Tests.Build;
 
 namespace Zephyros.Core.Tests.Setups;
@@ -93,6 +94,37 @@ public sealed class CountLimitTests
                         Sensors = Filled(m.Sensors, n, Demo.Sandpiper.Model.Sensors["distance"]),
                     }
                 )
+        ),
+        ["timers"] = (
+            100,
+            "/model/timers",
+            n => Demo.Plain.InModel(m => m with { Timers = Filled(m.Timers, n, new() { Label = "x" }) })
+        ),
+        ["calls of a timer"] = (
+            20,
+            "/model/timers/x/calls",
+            n =>
+                Demo.Plain.InModel(m =>
+                    m with
+                    {
+                        Timers = m.Timers.Add(
+                            "x",
+                            new() { Label = "x", Calls = [.. Enumerable.Range(1, n).Select(s => new Milliseconds(s))] }
+                        ),
+                    }
+                )
+        ),
+        ["items in the goggles"] = (
+            100,
+            "/goggles/items",
+            n =>
+                Demo.Sandpiper with
+                {
+                    Goggles = new()
+                    {
+                        Items = Filled(Demo.Sandpiper.Goggles!.Items, n, Demo.Sandpiper.Goggles.Items["pack"]),
+                    },
+                }
         ),
         ["steps of a chain"] = (
             64,

@@ -3,6 +3,7 @@ using System.Text;
 using System.Text.Json.Nodes;
 using Zephyros.Core.Findings;
 using Zephyros.Core.Model;
+using Zephyros.Core.Model.Timers;
 using Zephyros.Core.Setups;
 using Zephyros.Core.Setups.Json;
 using Zephyros.Core.Setups.Patches;
@@ -164,6 +165,21 @@ public sealed class ModelValidatorTests
             },
             { "/air/urgentBelow", s => s with { Air = s.Air with { UrgentBelow = new(80) } } },
             { "/model/announcements/x/when", Announcing(a => a with { When = "gone" }) },
+            { "/model/timers/x/while", Timing(new() { Label = "x", While = "gone" }) },
+            { "/model/timers/x/weight", Timing(new() { Label = "x", Weight = "gone" }) },
+            {
+                "/model/timers/x/reset/when",
+                Timing(
+                    new()
+                    {
+                        Label = "x",
+                        Reset = new() { When = "gone" },
+                    }
+                )
+            },
+            { "/model/timers/x/calls/0", Timing(new() { Label = "x", Calls = [new(-1)] }) },
+            { "/model/timers/x/calls/1", Timing(new() { Label = "x", Calls = [new(1), new(7_200_001)] }) },
+            { "/model/raised/gone", s => s.InModel(m => m with { Raised = m.Raised.Add("gone", new(1)) }) },
             { "/model/announcements/x/when", Announcing(a => a with { About = AnnouncementSubject.Other }) },
             { "/model/announcements/x/every", Announcing(a => a with { Every = new(3000) }) },
             { "/model/announcements/x/function", Announcing(a => a with { Function = "beeper" }) },
@@ -203,6 +219,9 @@ public sealed class ModelValidatorTests
                     )
             },
         };
+
+    private static Func<Setup, Setup> Timing(FlightTimer timer) =>
+        s => s.InModel(m => m with { Timers = m.Timers.Add("x", timer) });
 
     private static Func<Setup, Setup> Announcing(Func<Announcement, Announcement> change) =>
         s =>

@@ -10,6 +10,8 @@ public static class SetupValidator
 {
     private const int MostControls = 64;
 
+    private const int MostItems = 100;
+
     // What the board reads from a frame is kept in the bits of one word; the proof takes the last eight for announcements.
     private const int MostFunctions = 56 - BoardView.FirstFunction;
 
@@ -141,6 +143,8 @@ public static class SetupValidator
                 CheckPlanned(setup, id, function, problems);
         }
 
+        if (setup.Goggles?.Items.Count is > MostItems and var items)
+            problems.Add(new("/goggles/items", $"At most {MostItems} items, not {items}."));
         if (setup.Board.Functions.Values.Count(f => f.Kind == FunctionKind.Arm) > 1)
             problems.Add(new("/board/functions", "Only one function may arm."));
         if (setup.Board.Functions.Count > MostFunctions)

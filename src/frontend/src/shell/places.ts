@@ -85,6 +85,11 @@ export const PLACES: readonly { words: string; to: string; also: string[] }[] = 
     also: ['flight time', 'stopwatch', 'countdown', 'reset', 'calls'],
   },
   {
+    words: 'Return: goggles',
+    to: 'return?part=goggles',
+    also: ['OSD', 'display', 'picture', 'items', 'page'],
+  },
+  {
     words: 'Return: search for sensors',
     to: 'return?part=search',
     also: ['discover', 'telemetry missing', 'no telemetry', 'sensor lost'],

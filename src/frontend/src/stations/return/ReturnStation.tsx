@@ -4,6 +4,7 @@ import { StationParts } from '../StationParts';
 import { AlarmsPart } from './alarms/AlarmsPart';
 import { BatteryPart } from './BatteryPart';
 import { FlightsPart } from './flights/FlightsPart';
+import { GogglesPart } from './goggles/GogglesPart';
 import { SearchPart } from './SearchPart';
 import { SensorsPart } from './SensorsPart';
 import { TimersPart } from './timers/TimersPart';
@@ -15,7 +16,7 @@ interface Props {
   changes: Changes;
 }
 
-/** The way back: what comes to the transmitter and how old it is, the battery that must last, what warns of that, alarms on recorded flights, and what a search finds. */
+/** The way back: what comes to the transmitter and how old it is, the battery that must last, what warns of that, alarms on recorded flights, what the goggles show, and what a search finds. */
 export default function ReturnStation({ id, setup, view, changes }: Props) {
   const all = { setup, view, changes };
   return (
@@ -28,6 +29,7 @@ export default function ReturnStation({ id, setup, view, changes }: Props) {
         { part: 'alarms', name: 'Alarms', content: <AlarmsPart id={id} {...all} /> },
         { part: 'timers', name: 'Timers', content: <TimersPart {...all} /> },
         { part: 'flights', name: 'Flights', content: <FlightsPart id={id} changes={changes} /> },
+        { part: 'goggles', name: 'Goggles', content: <GogglesPart {...all} /> },
         { part: 'search', name: 'Search', content: <SearchPart id={id} setup={setup} view={view} /> },
       ]}
     />
