@@ -64,18 +64,23 @@ public sealed class AlarmTrialTests : IAsyncDisposable
         Assert.Equal("“Battery low” stands at 25.2 V for a test", (string)raise["title"]!);
         await EditAsync(raise, 1);
         Assert.Contains("alarm-left-raised:battery-low", await FindingsAsync());
-        var wrong = await AskAsync("read-back", 25.2);
+        var wrong = await AskAsync("read-back", 25.2, 22.8);
         Assert.Equal(HttpStatusCode.Conflict, wrong.StatusCode);
         Assert.Equal(
-            "It reads 25.2 V, and must read 22.2 V: set it back, and read it again.",
+            "It reads 25.2 V and 22.8 V, and must read 22.2 V and 22.8 V: set it back, and read it again.",
             (string)(await JsonAsync(wrong))["detail"]!
         );
-        await EditAsync(await JsonAsync(await AskAsync("read-back", 22.2)), 2);
+        await EditAsync(await JsonAsync(await AskAsync("read-back", 22.2, 22.8)), 2);
         Assert.DoesNotContain("alarm-left-raised:battery-low", await FindingsAsync());
     }
 
-    private Task<HttpResponseMessage> AskAsync(string what, double reads) =>
-        SendAsync(client, HttpMethod.Post, $"{Alarm}/{what}", new JsonObject { ["reads"] = reads }.ToJsonString());
+    private Task<HttpResponseMessage> AskAsync(string what, double reads, double? over = null) =>
+        SendAsync(
+            client,
+            HttpMethod.Post,
+            $"{Alarm}/{what}",
+            new JsonObject { ["reads"] = reads, ["over"] = over }.ToJsonString()
+        );
 
     private async Task EditAsync(JsonNode edit, int revision) =>
         Assert.Equal(

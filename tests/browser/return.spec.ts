@@ -178,9 +178,10 @@ test('an alarm is heard on the bench by itself, and at a transmitter a finding s
   const finding = page.getByRole('article').filter({ hasText: '“Battery low” was raised for a test' });
   await expect(finding).toBeVisible();
   await page.getByLabel('heard', { exact: true }).press('Space');
+  await page.getByLabel('It is over above').fill('22.8');
   await page.getByLabel('The limit reads').fill('25.1');
   await page.getByLabel('The limit reads').press('Enter');
-  await expect(page.getByRole('alert')).toContainText('It reads 25.1 V, and must read 22.2 V');
+  await expect(page.getByRole('alert')).toContainText('It reads 25.1 V and 22.8 V, and must read 22.2 V and 22.8 V');
   await page.getByLabel('The limit reads').fill('22.2');
   await page.getByLabel('The limit reads').press('Enter');
   await expect(finding).toHaveCount(0);

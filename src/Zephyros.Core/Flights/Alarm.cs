@@ -28,6 +28,17 @@ public sealed record Alarm(
     /// <summary>How long the reading must be below the level; zero when it need not.</summary>
     public Milliseconds Wait => Delay?.OnAfter ?? default;
 
+    /// <summary>Above this reading it is over, where that is not the level itself; null otherwise.</summary>
+    public Reading? Over => OverOf(Condition, Level);
+
+    /// <summary>Above which reading a condition is over whose level is asked by a test: it is set back together with the level.</summary>
+    public static Reading? OverOf(Condition condition, SensorTest level) =>
+        TestTrees
+            .SensorTests(condition.Test)
+            .Where(t => IsOver(t, level))
+            .Select(t => (Reading?)t.Limit)
+            .FirstOrDefault();
+
     /// <summary>True when it warns of the battery, false when it warns of the link.</summary>
     public bool OfBattery => Kind == AlarmKind.Battery;
 
@@ -92,7 +103,7 @@ public sealed record Alarm(
             (was, now) =>
                 ReferenceEquals(was, Level) ? Level with { Limit = level }
                 : ReferenceEquals(was, delay) ? (DelayTest)now with { OnAfter = wait }
-                : was is SensorTest over && IsOver(over)
+                : was is SensorTest over && IsOver(over, Level)
                     ? over with
                     {
                         Limit = new Reading(Math.Round(over.Limit.Value + by, Decimals)),
@@ -103,8 +114,8 @@ public sealed record Alarm(
     }
 
     // From where on the alarm is over: the same sensor above a limit that is not below the level.
-    private bool IsOver(SensorTest test) =>
-        test.Sensor == SensorId && test.Relation == Relation.Above && test.Limit >= Level.Limit;
+    private static bool IsOver(SensorTest test, SensorTest level) =>
+        test.Sensor == level.Sensor && test.Relation == Relation.Above && test.Limit >= level.Limit;
 
     // A latch waits before it goes on; it is over at once.
     private static Test Waiting(Test test, Milliseconds wait) =>

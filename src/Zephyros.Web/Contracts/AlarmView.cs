@@ -1,4 +1,6 @@
 using Zephyros.Core.Flights;
+using Zephyros.Core.Flights.Trial;
+using Zephyros.Core.Setups;
 using Zephyros.Core.Units;
 
 namespace Zephyros.Web.Contracts;
@@ -12,6 +14,8 @@ namespace Zephyros.Web.Contracts;
 /// <param name="Level">The level.</param>
 /// <param name="Wait">How long a reading must be below.</param>
 /// <param name="OfBattery">True when it warns of the battery, false when it warns of the link.</param>
+/// <param name="Over">Above this reading it is over, where that is not the level itself; null otherwise.</param>
+/// <param name="RaisedOver">Where it must be over while its limit stands elsewhere for a test; null otherwise.</param>
 public sealed record AlarmView(
     string Id,
     string Label,
@@ -20,11 +24,13 @@ public sealed record AlarmView(
     string Unit,
     Reading Level,
     Milliseconds Wait,
-    bool OfBattery
+    bool OfBattery,
+    Reading? Over,
+    Reading? RaisedOver
 )
 {
-    /// <summary>The view of an alarm.</summary>
-    public static AlarmView Of(Alarm alarm) =>
+    /// <summary>The view of an alarm of a setup.</summary>
+    public static AlarmView Of(Setup setup, Alarm alarm) =>
         new(
             alarm.Id,
             alarm.Condition.Label,
@@ -33,6 +39,8 @@ public sealed record AlarmView(
             alarm.Sensor.Unit,
             alarm.Level.Limit,
             alarm.Wait,
-            alarm.OfBattery
+            alarm.OfBattery,
+            alarm.Over,
+            setup.Model.Raised.TryGetValue(alarm.Id, out var raised) ? RaisedLimit.OverAt(alarm, raised) : null
         );
 }

@@ -107,7 +107,7 @@ public sealed record SetupView(
                 t => new TimerView(words.Of(t.Value), TimerTrial.Of(plan, t.Value) ?? []),
                 StringComparer.Ordinal
             ),
-            [.. Alarm.Of(setup).Select(AlarmView.Of)],
+            [.. Alarm.Of(setup).Select(a => AlarmView.Of(setup, a))],
             GogglesView.Of(plan),
             StartValues.With(setup.Transmitter)
         );

@@ -2,6 +2,7 @@ using Zephyros.Core.Flights;
 using Zephyros.Core.Flights.Trial;
 using Zephyros.Core.Setups;
 using Zephyros.Core.Setups.Patches;
+using Zephyros.Core.Units;
 using Zephyros.Storage;
 using Zephyros.Web.Bench;
 using Zephyros.Web.Contracts;
@@ -70,11 +71,14 @@ internal static class AlarmTrialEndpoints
     }
 
     private static IResult ReadBack(Setup setup, Alarm alarm, AlarmReadRequest asked) =>
-        RaisedLimit.ReadBack(setup, alarm, asked.Reads) is { } edit
+        RaisedLimit.ReadBack(setup, alarm, asked.Reads, asked.Over) is { } edit
             ? TypedResults.Ok(edit)
             : Problem.Of(
                 StatusCodes.Status409Conflict,
                 "Not back yet",
-                $"It reads {alarm.Sensor.Words(asked.Reads)}, and must read {alarm.Sensor.Words(alarm.Level.Limit)}: set it back, and read it again."
+                $"It reads {Both(alarm, asked.Reads, asked.Over)}, and must read {Both(alarm, alarm.Level.Limit, alarm.Over)}: set it back, and read it again."
             );
+
+    private static string Both(Alarm alarm, Reading limit, Reading? over) =>
+        over is { } also ? $"{alarm.Sensor.Words(limit)} and {alarm.Sensor.Words(also)}" : alarm.Sensor.Words(limit);
 }

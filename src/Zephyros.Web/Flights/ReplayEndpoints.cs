@@ -61,7 +61,7 @@ internal static class ReplayEndpoints
         var wish = alarm is null ? null : Wish(setup, alarm, asked);
         return TypedResults.Ok(
             new ReplayView(
-                [.. alarms.Select(AlarmView.Of)],
+                [.. alarms.Select(a => AlarmView.Of(setup, a))],
                 alarm?.Id,
                 wish,
                 [

@@ -140,6 +140,25 @@ public sealed class AlarmTrialTests
         Assert.StartsWith("Nothing was heard of", RaisedLimit.Of(Low, null).Obstacle, StringComparison.Ordinal);
     }
 
+    // Only the limit raised, an alarm with a band of release is over at once: so where it is over is raised with it.
+    [Fact]
+    public void Where_it_is_over_moves_along_or_nothing_would_be_heard()
+    {
+        Assert.Equal(22.8, Low.Over!.Value.Value, 6);
+        Assert.Equal(26, RaisedLimit.OverAt(Low, new Reading(25.4))!.Value.Value, 6);
+        foreach (var (over, heard) in new[] { (22.8, false), (26, true) })
+        {
+            var raised = (LatchTest)
+                Low.With(Demo.Sandpiper, new Reading(25.4), Low.Wait).Model.Conditions[Battery].Test;
+            var clear = raised.Clear.Select(t => t is SensorTest above ? above with { Limit = new(over) } : t);
+            var bench = At(Demo.Sandpiper.WithCondition(Battery, raised with { Clear = [.. clear] }), 8000);
+            Assert.Equal(
+                heard,
+                bench.Log.After(0).Any(e => e.Text.StartsWith("Battery 25.", StringComparison.Ordinal))
+            );
+        }
+    }
+
     // At a real transmitter: reading 14.8, the limit at 15.0 speaks, and it is over only when 13.6 was read back (common practice, no source).
     [Fact]
     public void At_the_transmitter_a_finding_stands_until_the_old_limit_was_read_back()
@@ -152,9 +171,11 @@ public sealed class AlarmTrialTests
         Assert.Empty(SetupValidator.Check(raised));
         var finding = Assert.Single(Examination.Of(raised));
         Assert.Equal(("alarm-left-raised:battery-low", Severity.Danger), (finding.Key, finding.Severity));
-        Assert.Null(RaisedLimit.ReadBack(raised, alarm, level));
-        Assert.Null(RaisedLimit.ReadBack(raised, alarm, new Reading(alarm.Level.Limit.Value + 0.1)));
-        var back = RaisedLimit.ReadBack(raised, alarm, alarm.Level.Limit)!.ApplyTo(raised).Setup!;
+        Assert.Null(RaisedLimit.ReadBack(raised, alarm, alarm.Level.Limit, null));
+        Assert.Null(RaisedLimit.ReadBack(raised, alarm, alarm.Level.Limit, new Reading(23.5)));
+        Assert.Null(RaisedLimit.ReadBack(raised, alarm, level, alarm.Over));
+        Assert.Null(RaisedLimit.ReadBack(raised, alarm, new Reading(alarm.Level.Limit.Value + 0.1), alarm.Over));
+        var back = RaisedLimit.ReadBack(raised, alarm, alarm.Level.Limit, alarm.Over)!.ApplyTo(raised).Setup!;
         Assert.Empty(Examination.Of(back));
         Assert.Equal(alarm.Level.Limit, Alarm.Of(raised).Single().Level.Limit);
     }

@@ -71,8 +71,10 @@ public sealed record RaisedLimit(Reading? Level, string Obstacle)
     /// <param name="setup">The setup.</param>
     /// <param name="alarm">The alarm.</param>
     /// <param name="reads">What the limit reads at the transmitter.</param>
-    public static SetupEdit? ReadBack(Setup setup, Alarm alarm, Reading reads) =>
-        alarm.Sensor.Words(reads) == alarm.Sensor.Words(alarm.Level.Limit)
+    /// <param name="over">What is read there of where it is over; null when the alarm has no such place.</param>
+    public static SetupEdit? ReadBack(Setup setup, Alarm alarm, Reading reads, Reading? over) =>
+        Same(alarm, reads, alarm.Level.Limit)
+        && (alarm.Over is not { } asked || (over is { } read && Same(alarm, read, asked)))
             ? SetupEdit.Between(
                 $"“{alarm.Condition.Label}” reads {alarm.Sensor.Words(alarm.Level.Limit)} again",
                 setup,
@@ -82,6 +84,14 @@ public sealed record RaisedLimit(Reading? Level, string Obstacle)
                 }
             )
             : null;
+
+    /// <summary>Where it must be over, while its limit stands elsewhere: as far above it as before. Else it would be over at once and say
+    /// nothing.</summary>
+    public static Reading? OverAt(Alarm alarm, Reading level) =>
+        alarm.Over is { } over ? new Reading(Math.Round(over.Value + level.Value - alarm.Level.Limit.Value, 2)) : null;
+
+    private static bool Same(Alarm alarm, Reading one, Reading other) =>
+        alarm.Sensor.Words(one) == alarm.Sensor.Words(other);
 
     // Below the mask of the alarm a reading is none.
     private static bool IsMasked(Alarm alarm, Reading reads) =>

@@ -1,4 +1,5 @@
 using Zephyros.Core.Evidence;
+using Zephyros.Core.Flights;
 using Zephyros.Core.Model.Logic;
 using Zephyros.Core.Path;
 using Zephyros.Core.Return;
@@ -48,10 +49,11 @@ public sealed class HearAlarms : TickRule
             let test = TestTrees.SensorTests(condition.Test).LastOrDefault(t => t.Relation == Relation.Below)
             where test is not null
             let sensor = model.Sensors[test.Sensor]
+            let over = Alarm.OverOf(condition, test)
             select new Deed(
                 announcement.Key,
-                $"Set the limit of “{condition.Label}” above what {sensor.Label} reads, and wait. Then set it back, and read it.",
-                $"“{announcement.Value.Says}” is spoken{Late(ways[test.Sensor])}. Back again, the limit reads {sensor.Words(test.Limit)}, and it is silent.",
+                $"Set the limit of “{condition.Label}” above what {sensor.Label} reads{(over is null ? "" : ", and where it is over above that")}, and wait. Then set it back, and read it.",
+                $"“{announcement.Value.Says}” is spoken{Late(ways[test.Sensor])}. Back again, the limit reads {sensor.Words(test.Limit)}{(over is { } above ? $" and it is over above {sensor.Words(above)}" : "")}, and it is silent.",
                 [
                     .. EvidenceBasis.OfParts(
                         plan.Setup,

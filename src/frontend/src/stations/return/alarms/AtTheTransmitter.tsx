@@ -27,7 +27,9 @@ export function AtTheTransmitter({ craft, alarm, raised, said, changes, onDone }
   const [reads, setReads] = raised === null ? [sensorReads, setSensorReads] : [limitReads, setLimitReads];
   const [heard, setHeard] = useState<boolean | null>(null);
   const number = reads.trim() === '' ? NaN : Number(reads);
-  const body = { reads: number };
+  const [overReads, setOverReads] = useState('');
+  const over = alarm.over === null || raised === null ? null : overReads.trim() === '' ? NaN : Number(overReads);
+  const body = { reads: number, over };
   const at = { params: { path: { id: craft, alarm: alarm.id } } };
   const raise = useMutation({
     mutationFn: async () => {
@@ -65,7 +67,7 @@ export function AtTheTransmitter({ craft, alarm, raised, said, changes, onDone }
       className="mt-2 flex max-w-[80ch] flex-col gap-2.5 rounded border border-edge bg-sheet p-3"
       onSubmit={(event) => {
         event.preventDefault();
-        if (Number.isFinite(number)) step.mutate();
+        if (Number.isFinite(number) && (over === null || Number.isFinite(over))) step.mutate();
       }}
     >
       {raised === null ? (
@@ -76,7 +78,14 @@ export function AtTheTransmitter({ craft, alarm, raised, said, changes, onDone }
         <>
           <p>
             <b>1.</b> Set the limit of “{alarm.label}” to <b className="font-mono">{level(raised)}</b> at your
-            transmitter, and wait.
+            transmitter
+            {alarm.raisedOver !== null && (
+              <>
+                , and where it is over to <b className="font-mono">{level(alarm.raisedOver)}</b>: else it is over at
+                once
+              </>
+            )}
+            . Wait.
           </p>
           <fieldset className="flex flex-wrap items-center gap-x-5">
             <legend className="float-left mr-4">
@@ -97,26 +106,27 @@ export function AtTheTransmitter({ craft, alarm, raised, said, changes, onDone }
             ))}
           </fieldset>
           <p>
-            <b>3.</b> Set it back to <b className="font-mono">{level(alarm.level)}</b>, and read it there.
+            <b>3.</b> Set it back to <b className="font-mono">{level(alarm.level)}</b>
+            {alarm.over !== null && (
+              <>
+                {' '}
+                and <b className="font-mono">{level(alarm.over)}</b>
+              </>
+            )}
+            , and read it there.
           </p>
         </>
       )}
       <div className="flex flex-wrap items-end gap-3">
-        <label className="flex flex-col gap-0.5 text-sm text-soft">
-          {raised === null ? `${alarm.sensor} reads` : 'The limit reads'}
-          <span className="flex items-center gap-1">
-            <input
-              type="number"
-              inputMode="decimal"
-              step="any"
-              required
-              value={reads}
-              onChange={(event) => setReads(event.target.value)}
-              className="h-8 w-24 rounded border border-edge bg-sheet px-2 text-right font-mono text-base font-semibold text-ink"
-            />
-            {alarm.unit}
-          </span>
-        </label>
+        <Typed
+          label={raised === null ? `${alarm.sensor} reads` : 'The limit reads'}
+          unit={alarm.unit}
+          value={reads}
+          onChange={setReads}
+        />
+        {over !== null && (
+          <Typed label="It is over above" unit={alarm.unit} value={overReads} onChange={setOverReads} />
+        )}
         <Button type="submit" look="solid" disabled={step.isPending}>
           {raised === null ? 'Where to set the limit' : 'It is back'}
         </Button>
@@ -127,5 +137,27 @@ export function AtTheTransmitter({ craft, alarm, raised, said, changes, onDone }
         </p>
       )}
     </form>
+  );
+}
+
+/** A figure that is read at the transmitter and typed here. */
+function Typed(props: { label: string; unit: string; value: string; onChange: (value: string) => void }) {
+  const { label, unit, value, onChange } = props;
+  return (
+    <label className="flex flex-col gap-0.5 text-sm text-soft">
+      {label}
+      <span className="flex items-center gap-1">
+        <input
+          type="number"
+          inputMode="decimal"
+          step="any"
+          required
+          value={value}
+          onChange={(event) => onChange(event.target.value)}
+          className="h-8 w-24 rounded border border-edge bg-sheet px-2 text-right font-mono text-base font-semibold text-ink"
+        />
+        {unit}
+      </span>
+    </label>
   );
 }
