@@ -29,6 +29,9 @@ const PAGES = [
   '/craft/sandpiper/wire',
   '/craft/sandpiper/return',
   '/craft/sandpiper/return?part=battery',
+  '/craft/sandpiper/return?part=alarms',
+  '/craft/gannet/return?part=timers',
+  '/craft/gannet/return?part=goggles',
   '/craft/sandpiper/return?part=search',
 ];
 

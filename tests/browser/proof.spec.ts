@@ -36,13 +36,13 @@ test('a promise is broken, read, played on the bench, fixed with a proven fix, a
   await broken.getByRole('button', { name: 'Pause' }).click();
 
   await broken.getByRole('button', { name: 'Receiver falls silent on a loss' }).click();
-  await expect(page.getByTestId('verdict')).toContainText('20/21');
+  await expect(page.getByTestId('verdict')).toContainText('21/22');
   await expect(promise(page, 'loss-is-handled')).toContainText('No reachable state breaks it');
 
   // An alarm whose limit every reading is below takes a channel for ever: put right, everything is proven.
   await expect(promise(page, 'functions-reachable')).toContainText('it stays off as long as telemetry arrives');
   await page.getByRole('button', { name: 'Limit 14.1 V for “Empty”' }).first().click();
-  await expect(page.getByTestId('verdict')).toContainText('21/21');
+  await expect(page.getByTestId('verdict')).toContainText('22/22');
 });
 
 test('a broken promise is kept with a reason, and looked at again', async ({ craft }) => {
