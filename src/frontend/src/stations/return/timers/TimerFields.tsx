@@ -8,7 +8,7 @@ import { SecondsField } from '../../../ui/SecondsField';
 import { SelectField } from '../../../ui/SelectField';
 import { TextField } from '../../../ui/TextField';
 import { CallField } from './CallField';
-import { clock } from './clock';
+import { flightTime } from '../flights/times';
 
 interface Props {
   timer: FlightTimer;
@@ -74,7 +74,7 @@ export function TimerFields({ timer, setup, view, onPut }: Props) {
           label="from"
           value={timer.from}
           {...RANGES['model.timers.*.from']}
-          onCommit={(v) => onPut(`${label} from ${clock(v)}`, { ...timer, from: v })}
+          onCommit={(v) => onPut(`${label} from ${flightTime(v)}`, { ...timer, from: v })}
         />
       )}
       <div role="group" aria-label="Calls" className="flex flex-wrap items-end gap-1.5">
@@ -82,15 +82,20 @@ export function TimerFields({ timer, setup, view, onPut }: Props) {
           <Button
             // Two calls may be the same.
             key={`${call}-${i}`}
-            aria-label={`Call at ${clock(call)} no more`}
+            aria-label={`Call at ${flightTime(call)} no more`}
             onClick={() =>
-              onPut(`${label} calls no more at ${clock(call)}`, { ...timer, calls: calls.filter((_, n) => n !== i) })
+              onPut(`${label} calls no more at ${flightTime(call)}`, {
+                ...timer,
+                calls: calls.filter((_, n) => n !== i),
+              })
             }
           >
-            <span className="font-mono">{clock(call)}</span> <X size={13} aria-hidden />
+            <span className="font-mono">{flightTime(call)}</span> <X size={13} aria-hidden />
           </Button>
         ))}
-        <CallField onAdd={(call) => onPut(`${label} calls at ${clock(call)}`, { ...timer, calls: [...calls, call] })} />
+        <CallField
+          onAdd={(call) => onPut(`${label} calls at ${flightTime(call)}`, { ...timer, calls: [...calls, call] })}
+        />
       </div>
       <SelectField
         label="Begins anew when"
