@@ -118,7 +118,7 @@ function failures() {
     .flatMap(specs)
     .filter((spec) => !spec.ok)
     .map((spec) => [spec.title, spec.tests.flatMap((t) => t.results.flatMap((r) => r.errors))[0]?.message ?? '']);
-  return [...server, ...browser].map(([name, message]) => `failed: ${name}\n${message.slice(0, 1200)}\n`);
+  return [...server, ...browser].map(([name, message]) => `failed: ${name}\n${message.slice(0, 800)}\n`);
 }
 
 async function interfaceSide() {
@@ -150,9 +150,10 @@ await Promise.all([
 // The two sides share nothing but the machine's two cores.
 await Promise.all([serverBuild().then(serverSuites), interfaceSide().then(browserSuite)]);
 
-for (const failure of failures()) console.log(failure);
 console.log(`${total.passed} passed, ${total.failed} failed`);
 console.log(testShare());
 if (existsSync(`${RESULTS}/Core.xml`)) console.log(`longest in the core, in seconds: ${slowest('Core')}`);
 if (existsSync(`${RESULTS}/scores.txt`)) console.log(readFileSync(`${RESULTS}/scores.txt`, 'utf8').trim());
+// Last, as the end of an output is what somebody sees of it.
+for (const failure of failures()) console.log(failure);
 process.exit(total.failed === 0 ? 0 : 1);

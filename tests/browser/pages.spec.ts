@@ -115,12 +115,12 @@ for (const path of PAGES)
     for (const [look, made] of Object.entries(MAIN.includes(path) ? LOOKS : { '1280 px': USUAL })) {
       await show(page, made);
       await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
-      if (path.includes('sandpiper')) await expect(page.getByTestId('at-model')).toContainText('µs');
+      if (/sandpiper|gannet/.test(path)) await expect(page.getByTestId('at-model')).toContainText('µs');
       const overflow = await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth);
       expect(overflow, look).toBeLessThanOrEqual(0);
       // The parts of a craft's page scroll, each for itself; the page does not.
       const longer = await page.evaluate(() => document.documentElement.scrollHeight - window.innerHeight);
-      if (path.includes('sandpiper')) expect(longer, look).toBeLessThanOrEqual(0);
+      if (/sandpiper|gannet/.test(path)) expect(longer, look).toBeLessThanOrEqual(0);
       expect(await cutOff(page), look).toEqual([]);
       expect(await violations(page, 'body', made.rules), look).toEqual([]);
     }
@@ -151,7 +151,7 @@ test('on a phone everything that is pressed has 44 px, and nothing scrolls in wh
   for (const path of PAGES) {
     await page.goto(app.address + path);
     await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
-    if (path.includes('sandpiper')) await expect(page.getByTestId('board-title')).not.toHaveText('…');
+    if (/sandpiper|gannet/.test(path)) await expect(page.getByTestId('board-title')).not.toHaveText('…');
     expect(await small(page), path).toEqual([]);
     const scrollers = await page
       .locator('body *')

@@ -53,7 +53,11 @@ export function TimersPart({ setup, view, changes }: Props) {
         <Button onClick={add}>
           <Plus size={15} aria-hidden /> Timer
         </Button>
-        <Link className="font-semibold underline" to="../model?part=ready-made&chain=flight-timer" relative="path">
+        <Link
+          className="target inline-flex min-h-8 items-center font-semibold underline"
+          to="../model?part=ready-made&chain=flight-timer"
+          relative="path"
+        >
           Flight timer, ready made
         </Link>
       </div>
