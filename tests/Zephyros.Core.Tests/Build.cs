@@ -129,6 +129,32 @@ internal static class Build
     public static Setup WithFunction(this Setup setup, string id, Func<BoardFunction, BoardFunction> change) =>
         setup.WithBoard(b => b with { Functions = b.Functions.Set(id, change) });
 
+    /// <summary>With a sensor that reads 5 of 0 to 10 until it is moved.</summary>
+    public static Setup WithSensor(this Setup setup, string id, SensorOrigin origin = SensorOrigin.Transmitter) =>
+        setup.InModel(m =>
+            m with
+            {
+                Sensors = m.Sensors.SetItem(
+                    id,
+                    new Sensor
+                    {
+                        Label = id,
+                        Origin = origin,
+                        Lowest = default,
+                        Highest = new(10),
+                        Bench = new(5),
+                    }
+                ),
+            }
+        );
+
+    /// <summary>With a voice that takes no time: for what is said, and not how long.</summary>
+    public static Setup WithQuickVoice(this Setup setup) =>
+        setup with
+        {
+            Transmitter = setup.Transmitter with { WordTime = default },
+        };
+
     /// <summary>With a changed link.</summary>
     public static Setup WithAir(this Setup setup, Func<LinkSettings, LinkSettings> change) =>
         setup with

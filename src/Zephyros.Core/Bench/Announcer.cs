@@ -2,17 +2,15 @@ using Zephyros.Core.Board;
 using Zephyros.Core.Model;
 using Zephyros.Core.Model.Running;
 using Zephyros.Core.Path;
-using Zephyros.Core.Units;
 
 namespace Zephyros.Core.Bench;
 
-/// <summary>Says what the enabled announcements of a model have to say. Not safe for use by several threads.</summary>
-/// <remarks>What a condition sets off is said when it begins to hold, at switch-on too. Of the board it knows what the packets of
+/// <summary>Knows what the enabled announcements of a model have to say, and when. Not safe for use by several threads.</summary>
+/// <remarks>What a condition sets off is to be said when it begins to hold, at switch-on too. Of the board it knows what the packets of
 /// telemetry bring: what was over before one came is never said, and what changed while none came is said with the next.</remarks>
 internal sealed class Announcer
 {
     private readonly SignalPlan plan;
-    private readonly Func<SpokenValue, Reading?> readings;
     private readonly Announcement[] byCondition;
     private readonly Announcement[] byReport;
     private readonly bool[] held;
@@ -22,11 +20,9 @@ internal sealed class Announcer
     private string? flown;
 
     /// <summary>An announcer that has said nothing yet.</summary>
-    /// <param name="plan">The setup.</param>
-    /// <param name="readings">What the transmitter knows of a sensor; null when nothing came of it.</param>
-    public Announcer(SignalPlan plan, Func<SpokenValue, Reading?> readings)
+    public Announcer(SignalPlan plan)
     {
-        (this.plan, this.readings) = (plan, readings);
+        this.plan = plan;
         Announcement[] enabled =
         [
             .. plan
@@ -48,21 +44,21 @@ internal sealed class Announcer
     /// <param name="memory">What the model then remembers.</param>
     /// <param name="telemetryLost">True while no telemetry arrives.</param>
     /// <param name="now">The time.</param>
-    public IEnumerable<string> AfterModel(ModelMemory memory, bool telemetryLost, TimeSpan now)
+    public IEnumerable<Utterance> AfterModel(ModelMemory memory, bool telemetryLost, TimeSpan now)
     {
         var changed = lost is { } before && before != telemetryLost;
         lost = telemetryLost;
         if (changed)
             foreach (
-                var text in Reports(telemetryLost ? AnnouncementSubject.SignalLost : AnnouncementSubject.SignalBack)
+                var report in Reports(telemetryLost ? AnnouncementSubject.SignalLost : AnnouncementSubject.SignalBack)
             )
-                yield return text;
+                yield return report;
         for (var i = 0; i < byCondition.Length; i++)
         {
             var holds = plan.Model.Holds(memory, byCondition[i].When!);
             if (holds && !held[i])
             {
-                yield return Words(byCondition[i]);
+                yield return Said(byCondition[i]);
                 Again(i, now);
             }
 
@@ -73,12 +69,12 @@ internal sealed class Announcer
     }
 
     /// <summary>What is said again at a time.</summary>
-    public IEnumerable<string> Repeat(TimeSpan now)
+    public IEnumerable<Utterance> Repeat(TimeSpan now)
     {
         for (var i = 0; i < byCondition.Length; i++)
             if (again[i] <= now)
             {
-                yield return Words(byCondition[i]);
+                yield return Said(byCondition[i]);
                 Again(i, now);
             }
     }
@@ -86,7 +82,7 @@ internal sealed class Announcer
     /// <summary>What is said of a packet of telemetry. The first one changes nothing, and a board without a signal has nothing to tell.</summary>
     /// <param name="board">The board as it reports itself.</param>
     /// <param name="reading">What it makes of the last frame.</param>
-    public IEnumerable<string> AfterPacket(BoardState board, BoardReading reading)
+    public IEnumerable<Utterance> AfterPacket(BoardState board, BoardReading reading)
     {
         if (!board.HasSignal)
             yield break;
@@ -94,14 +90,17 @@ internal sealed class Announcer
         armed = board.Armed;
         flown = FlightFunctions.ByStrength(plan.Board, reading.View, reading.Fix).FirstOrDefault("");
         if (armedBefore is { } was && was != armed)
-            foreach (var text in Reports(board.Armed ? AnnouncementSubject.Armed : AnnouncementSubject.Disarmed))
-                yield return text;
+            foreach (var report in Reports(board.Armed ? AnnouncementSubject.Armed : AnnouncementSubject.Disarmed))
+                yield return report;
         if (flownBefore is not null && flownBefore != flown)
             foreach (
                 var mode in byReport.Where(a => a.About == AnnouncementSubject.Mode && (a.Function ?? "") == flown)
             )
-                yield return Words(mode);
+                yield return Said(mode);
     }
+
+    /// <summary>True when an announcement can set something off.</summary>
+    public bool Knows(Utterance utterance) => byCondition.Concat(byReport).Any(a => Said(a) == utterance);
 
     /// <summary>Goes on where another revision of the same transmitter was: what it has heard is no news, nor is a condition that goes on
     /// to hold.</summary>
@@ -113,14 +112,10 @@ internal sealed class Announcer
                 (held[i], again[i]) = (before.held[same], before.again[same]);
     }
 
-    // A value that never came is not spoken.
-    private string Words(Announcement made) =>
-        made.Value is { } value && readings(value) is { } reading
-            ? $"{made.Says} {SpokenFigures.Of(plan.Setup.Model.Sensors[value.Sensor], reading)}"
-            : made.Says;
+    private Utterance Said(Announcement made) => Utterance.Of(plan.Model.Graph, made);
 
-    private IEnumerable<string> Reports(AnnouncementSubject about) =>
-        byReport.Where(a => a.About == about).Select(Words);
+    private IEnumerable<Utterance> Reports(AnnouncementSubject about) =>
+        byReport.Where(a => a.About == about).Select(Said);
 
     private void Again(int index, TimeSpan now) =>
         again[index] = byCondition[index].Every is { } every ? now + every.ToTimeSpan() : TimeSpan.MaxValue;

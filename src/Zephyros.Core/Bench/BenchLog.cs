@@ -17,24 +17,22 @@ public sealed class BenchLog
     public IReadOnlyList<LogEntry> After(long number) => [.. entries.SkipWhile(e => e.Number <= number)];
 
     /// <summary>Adds an entry.</summary>
-    internal void Add(TimeSpan at, LogKind kind, string text)
+    internal void Add(TimeSpan at, LogKind kind, string text) => Add(Next(at, kind, text));
+
+    /// <summary>Adds what begins to be spoken at one moment, each for itself.</summary>
+    internal void Say(TimeSpan at, IEnumerable<Spoken> speaks)
+    {
+        foreach (var spoken in speaks)
+            Add(Next(at, LogKind.Said, spoken.Text) with { CutsIn = spoken.CutsIn, Tone = spoken.Tone });
+    }
+
+    private void Add(LogEntry entry)
     {
         if (entries.Count == Most)
             entries.Dequeue();
-        entries.Enqueue(new LogEntry(++Count, new Milliseconds(at.TotalMilliseconds), kind, text));
+        entries.Enqueue(entry);
     }
 
-    /// <summary>Adds what is announced at one moment, each for itself.</summary>
-    internal void Say(TimeSpan at, IEnumerable<string> texts)
-    {
-        foreach (var text in texts)
-            Add(at, LogKind.Said, text);
-    }
-
-    /// <summary>Adds what happens at one moment, each for itself.</summary>
-    internal void Add(TimeSpan at, IEnumerable<(LogKind Kind, string Text)> happened)
-    {
-        foreach (var (kind, text) in happened)
-            Add(at, kind, text);
-    }
+    private LogEntry Next(TimeSpan at, LogKind kind, string text) =>
+        new(++Count, new Milliseconds(at.TotalMilliseconds), kind, text);
 }

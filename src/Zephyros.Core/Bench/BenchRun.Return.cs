@@ -51,7 +51,7 @@ public sealed partial class BenchRun
     /// <returns>False when there is no such timer; nothing has changed then.</returns>
     public bool ResetTimer(string timer)
     {
-        Log.Say(now, transmitter.CallTimers(now));
+        CallTimers();
         if (transmitter.ResetTimer(timer) is not { } told)
             return false;
         Log.Add(now, LogKind.Reset, told);
@@ -135,7 +135,10 @@ public sealed partial class BenchRun
         }
 
         if (message == ReturnMessage.State)
-            Log.Say(now, transmitter.Hear(Board, board.Reading));
+        {
+            transmitter.Hear(Board, board.Reading);
+            Speak();
+        }
     }
 
     private IEnumerable<(string Id, Reading Reading)> Measured() =>

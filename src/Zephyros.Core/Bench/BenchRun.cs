@@ -279,13 +279,14 @@ public sealed partial class BenchRun
     private BenchAgenda Agenda() =>
         new(
             new BenchPart(() => transmitter.Starting, () => SetTransmitter(true)),
-            new BenchPart(() => transmitter.NextSaying, () => Log.Say(now, transmitter.Repeat(now))),
+            new BenchPart(() => transmitter.NextSaying, Repeat),
             new BenchPart(() => transmitter.NextTimer, CallTimers),
             new BenchPart(() => transmitter.NextModel, RunModel),
             new BenchPart(() => Sends ? nextFrame : TimeSpan.MaxValue, SendFrame),
             new BenchPart(() => board.NextTimer, ElapseBoard),
             new BenchPart(() => plan.Setup.Air.Telemetry ? downLink.NextPacket : TimeSpan.MaxValue, SendTelemetry),
-            new BenchPart(() => TransmitterOn ? downLink.NextMiss : TimeSpan.MaxValue, MissTelemetry)
+            new BenchPart(() => TransmitterOn ? downLink.NextMiss : TimeSpan.MaxValue, MissTelemetry),
+            new BenchPart(() => transmitter.NextSpeech, () => Speak(turn: true))
         );
 
     private static bool SameBoard(Setup one, Setup other) =>
@@ -295,7 +296,7 @@ public sealed partial class BenchRun
     private void Reach()
     {
         if (transmitter.IsBehind(now))
-            Log.Add(now, transmitter.RunModel(Values.TelemetryLost, now));
+            Tell(transmitter.RunModel(Values.TelemetryLost, now));
     }
 
     // Works out the model at this moment; everything that it shows is another picture.
@@ -303,15 +304,31 @@ public sealed partial class BenchRun
     {
         // The receiver puts what it measures of the link into its channel.
         Values.Quality = receiver.Way.Quality;
-        Log.Add(now, transmitter.RunModel(TelemetryLost, now));
+        Tell(transmitter.RunModel(TelemetryLost, now));
         changes++;
+    }
+
+    private void Tell((IReadOnlyList<Spoken> Speaks, IReadOnlyList<string> Begun) news)
+    {
+        Log.Say(now, news.Speaks);
+        foreach (var begun in news.Begun)
+            Log.Add(now, LogKind.Reset, begun);
+    }
+
+    private void Repeat()
+    {
+        transmitter.Repeat(now);
+        Speak();
     }
 
     private void CallTimers()
     {
-        Log.Say(now, transmitter.CallTimers(now));
+        transmitter.CallTimers(now);
+        Speak();
         changes++;
     }
+
+    private void Speak(bool turn = false) => Log.Say(now, transmitter.Speak(now, turn));
 
     private void PowerUp()
     {

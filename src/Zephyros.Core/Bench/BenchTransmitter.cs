@@ -17,6 +17,7 @@ internal sealed class BenchTransmitter
     private readonly double[] settings;
     private readonly HeardReadings heard;
     private Announcer announcer;
+    private Voice voice;
     private BenchTimers timers;
     private TimeSpan lastModel;
     private TimeSpan mayStart = TimeSpan.MinValue;
@@ -28,7 +29,8 @@ internal sealed class BenchTransmitter
         Values = plan.CreateValues();
         settings = [.. plan.Model.Controls.Select(c => c.Value.StartSetting)];
         heard = new HeardReadings(plan.Model.Sensors);
-        announcer = new Announcer(plan, heard.Spoken);
+        announcer = new Announcer(plan);
+        voice = new Voice(plan, heard.Spoken);
         timers = new BenchTimers(plan);
     }
 
@@ -69,6 +71,9 @@ internal sealed class BenchTransmitter
     /// <summary>When something is said again.</summary>
     public TimeSpan NextSaying => On ? announcer.Next : TimeSpan.MaxValue;
 
+    /// <summary>When something that waits to be spoken has its turn.</summary>
+    public TimeSpan NextSpeech => On ? voice.Next : TimeSpan.MaxValue;
+
     /// <summary>When a timer calls out or shows another second.</summary>
     public TimeSpan NextTimer => On ? timers.Next : TimeSpan.MaxValue;
 
@@ -85,6 +90,7 @@ internal sealed class BenchTransmitter
             mayStart = mayStart,
         };
         made.announcer.GoOnAfter(announcer);
+        made.voice.GoOnAfter(voice, u => u.IsCall || made.announcer.Knows(u));
         made.timers.GoOnAfter(timers);
         foreach (var (id, setting) in Settings)
             made.Put(id, setting);
@@ -108,6 +114,7 @@ internal sealed class BenchTransmitter
         made.Values.Become(Values);
         settings.CopyTo(made.settings, 0);
         made.announcer.GoOnAfter(announcer);
+        made.voice.GoOnAfter(voice, _ => true);
         made.timers.GoOnAfter(timers);
         made.heard.GoOnAfter(heard);
         return made;
@@ -180,6 +187,7 @@ internal sealed class BenchTransmitter
         }
 
         (On, Starting) = (on, TimeSpan.MaxValue);
+        voice = new Voice(plan, heard.Spoken);
         timers = new BenchTimers(plan);
         timers.Reach(now);
         if (!on)
@@ -190,7 +198,7 @@ internal sealed class BenchTransmitter
 
         var before = Values;
         Values = plan.CreateValues();
-        announcer = new Announcer(plan, heard.Spoken);
+        announcer = new Announcer(plan);
         before.Hands.CopyTo(Values.Hands, 0);
         before.Readings.CopyTo(Values.Readings, 0);
         heard.Forget();
@@ -200,42 +208,52 @@ internal sealed class BenchTransmitter
     /// <summary>Works out the model, unless it is switched off.</summary>
     /// <param name="telemetryLost">True while no telemetry arrives.</param>
     /// <param name="now">The time.</param>
-    /// <returns>What is said of it, and which timers begin anew.</returns>
-    public IReadOnlyList<(LogKind Kind, string Text)> RunModel(bool telemetryLost, TimeSpan now)
+    /// <returns>What it begins to speak, and which timers begin anew.</returns>
+    public (IReadOnlyList<Spoken> Speaks, IReadOnlyList<string> Begun) RunModel(bool telemetryLost, TimeSpan now)
     {
         Values.TelemetryLost = telemetryLost;
         // While nothing was under way nothing was worked out either, and what begins now begins now: a slow step has not gone on since then.
         var elapsed = Values.Memory.Restless ? now - lastModel : TimeSpan.Zero;
         lastModel = now;
         if (!On)
-            return [];
+            return ([], []);
         plan.Evaluate(Values, elapsed);
-        List<(LogKind, string)> happened =
-        [
-            .. timers
-                .Reach(now)
-                .Concat(announcer.AfterModel(Values.Memory, telemetryLost, now))
-                .Select(s => (LogKind.Said, s)),
-        ];
+        Take(timers.Reach(now).Select(Utterance.Call));
+        Take(announcer.AfterModel(Values.Memory, telemetryLost, now));
+        var begun = new List<string>();
         foreach (var (timer, counted) in timers.Follow(Values))
         {
             if (timer.Reset!.Readings)
                 heard.ResetExtremes();
             if (counted > TimeSpan.Zero)
-                happened.Add((LogKind.Reset, Begun(timer, counted)));
+                begun.Add(Begun(timer, counted));
         }
 
-        return happened;
+        return (Speak(now), begun);
     }
 
-    /// <summary>What timers call out up to a time.</summary>
-    public IEnumerable<string> CallTimers(TimeSpan now) => timers.Reach(now);
+    /// <summary>Takes in what timers call out up to a time.</summary>
+    public void CallTimers(TimeSpan now) => Take(timers.Reach(now).Select(Utterance.Call));
 
-    /// <summary>What is said again now.</summary>
-    public IEnumerable<string> Repeat(TimeSpan now) => announcer.Repeat(now);
+    /// <summary>Takes in what is to be said again now.</summary>
+    public void Repeat(TimeSpan now)
+    {
+        foreach (var utterance in announcer.Repeat(now))
+            voice.Remind(utterance, now);
+    }
 
-    /// <summary>What is said of a packet of telemetry.</summary>
-    public IEnumerable<string> Hear(BoardState board, BoardReading reading) => announcer.AfterPacket(board, reading);
+    /// <summary>Takes in what is to be said of a packet of telemetry.</summary>
+    public void Hear(BoardState board, BoardReading reading) => Take(announcer.AfterPacket(board, reading));
+
+    /// <summary>What it begins to speak now, of what it has taken in; see <see cref="Voice.Speak"/>.</summary>
+    public IReadOnlyList<Spoken> Speak(TimeSpan now, bool turn = false) =>
+        voice.Speak(Values.Memory, Values.TelemetryLost, now, turn);
+
+    private void Take(IEnumerable<Utterance> utterances)
+    {
+        foreach (var utterance in utterances)
+            voice.Take(utterance);
+    }
 
     private static string Begun(FlightTimer timer, TimeSpan counted) =>
         $"{timer.Label} begins anew at {TimerWords.Shown(timer, counted)}";

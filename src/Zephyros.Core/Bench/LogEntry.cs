@@ -1,3 +1,4 @@
+using Zephyros.Core.Model.Speech;
 using Zephyros.Core.Units;
 
 namespace Zephyros.Core.Bench;
@@ -7,4 +8,11 @@ namespace Zephyros.Core.Bench;
 /// <param name="At">The virtual time, from when the bench was set up.</param>
 /// <param name="Kind">What kind of thing.</param>
 /// <param name="Text">What is said, or what happened, in words.</param>
-public sealed record LogEntry(long Number, Milliseconds At, LogKind Kind, string Text);
+public sealed record LogEntry(long Number, Milliseconds At, LogKind Kind, string Text)
+{
+    /// <summary>True for an alarm that ended what was just being said.</summary>
+    public bool CutsIn { get; init; }
+
+    /// <summary>The tone before what is said; null when there is none.</summary>
+    public ToneSweep? Tone { get; init; }
+}

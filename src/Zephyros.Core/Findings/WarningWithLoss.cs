@@ -24,12 +24,12 @@ public sealed class WarningWithLoss : IFindingRule
     public IEnumerable<Finding> Examine(SignalPlan plan)
     {
         var setup = plan.Setup;
-        var warnings = Warnings(setup).ToArray();
+        var warnings = SignalTest.Of(setup).Where(w => w.Sensor.Measures != SensorSubject.DownLinkQuality).ToArray();
         if (warnings.Length == 0)
             yield break;
         var link = setup.Air;
         // The first that speaks is the one that speaks farthest from the loss.
-        var (id, condition, test, sensor) = warnings.MaxBy(w => Margin(link, w.Sensor, w.Test.Limit).Value);
+        var (id, condition, test, sensor) = warnings.MaxBy(w => Margin(link, w.Sensor, w.Test.Limit).Value)!;
         var speed = setup.Craft.WayHome?.Speed ?? UsualSpeed;
         var (first, loss) = (
             LinkBudget.PracticalReach(link, Margin(link, sensor, test.Limit)),
@@ -55,17 +55,6 @@ public sealed class WarningWithLoss : IFindingRule
             Fixes = [.. Fixes(setup, id, condition, test, sensor, speed)],
         };
     }
-
-    // Announced conditions that ask whether the signal has fallen below a limit.
-    private static IEnumerable<(string Id, Condition Condition, SensorTest Test, Sensor Sensor)> Warnings(
-        Setup setup
-    ) =>
-        from condition in setup.Model.Conditions.OrderBy(c => c.Key, StringComparer.Ordinal)
-        where setup.Model.Announcements.Values.Any(a => a.Enabled && a.When == condition.Key)
-        from test in TestTrees.SensorTests(condition.Value.Test)
-        let sensor = setup.Model.Sensors[test.Sensor]
-        where test.Relation == Relation.Below && sensor.Measures is SensorSubject.LinkQuality or SensorSubject.Strength
-        select (condition.Key, condition.Value, test, sensor);
 
     private static Decibels Margin(LinkSettings link, Sensor sensor, Reading limit) =>
         sensor.Measures == SensorSubject.Strength

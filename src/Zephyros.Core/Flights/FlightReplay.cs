@@ -22,6 +22,7 @@ public sealed class FlightReplay
     private readonly ReplayModel model;
     private readonly HeardReadings heard;
     private readonly Announcer announcer;
+    private readonly Voice voice;
     private TimeSpan now;
 
     private FlightReplay(Setup setup, FlightRecording flight, IReadOnlyList<string> alarms, HearingWay way)
@@ -32,7 +33,8 @@ public sealed class FlightReplay
         events = new ReplayEvents(plan, hearing);
         model = new ReplayModel(plan.Model, FlightHands.Of(setup)) { TelemetryLost = hearing.Never };
         heard = new HeardReadings(plan.Model.Sensors);
-        announcer = new Announcer(plan, heard.Spoken);
+        announcer = new Announcer(plan);
+        voice = new Voice(plan, heard.Spoken);
         Silent = [.. SilentOf(plan)];
         tracks = alarms.ToDictionary(a => a, _ => new HoldingTrack(), StringComparer.Ordinal);
     }
@@ -104,22 +106,30 @@ public sealed class FlightReplay
                 WorkOut();
         }
 
-        PassTo(hearing.Flight.End);
+        PassTo(hearing.Flight.End + TimeSpan.FromTicks(1));
         now = hearing.Flight.End;
         foreach (var track in tracks.Values)
             track.End(now);
     }
 
-    // What comes by itself until then: a saying before the model at the same instant, as on the bench.
+    // What comes by itself before then. At the same instant it is as on the bench: what is said again, then the model, and the voice once
+    // all else has been done.
     private void PassTo(TimeSpan at)
     {
         while (true)
         {
-            var (again, works) = (announcer.Next, model.Next);
-            if (again <= works && again <= at)
+            var (again, works, speaks) = (announcer.Next, model.Next, voice.Next);
+            if (speaks < at && speaks < again && speaks < works)
+            {
+                now = speaks;
+                Speak(turn: true);
+            }
+            else if (again <= works && again <= at)
             {
                 now = again;
-                Say(announcer.Repeat(now));
+                foreach (var utterance in announcer.Repeat(now))
+                    voice.Remind(utterance, now);
+                Speak();
             }
             else if (works <= at)
             {
@@ -147,16 +157,18 @@ public sealed class FlightReplay
 
     private void Look()
     {
-        Say(announcer.AfterModel(model.Memory, model.TelemetryLost, now));
+        foreach (var utterance in announcer.AfterModel(model.Memory, model.TelemetryLost, now))
+            voice.Take(utterance);
+        Speak();
         foreach (var (alarm, track) in tracks)
             track.Look(model.Holds(alarm), model.TelemetryLost, now);
     }
 
-    private void Say(IEnumerable<string> texts)
+    private void Speak(bool turn = false)
     {
-        foreach (var text in texts)
+        foreach (var spoken in voice.Speak(model.Memory, model.TelemetryLost, now, turn))
             if (said.Count < MostSaid)
-                said.Add(new FlightSaying(now, text));
+                said.Add(new FlightSaying(now, spoken.Text));
             else
                 NotKept++;
     }

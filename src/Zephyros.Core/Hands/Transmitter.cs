@@ -80,6 +80,17 @@ public sealed record Transmitter
     [Range(-100, -50)]
     public Percent ThrottleLow { get; init; } = new(-98);
 
+    /// <summary>How long it takes to speak a word, 0 to 2000 ms.</summary>
+    [Figure(
+        Station.Return,
+        "A transmitter speaks a word in",
+        ProvenanceKind.OwnAssumption,
+        Note = "200 words a minute; figures count as they are read: 14.2 is three words"
+    )]
+    [Description("How long the transmitter takes to speak a word, in milliseconds.")]
+    [Range(0, 2000)]
+    public Milliseconds WordTime { get; init; } = new(300);
+
     /// <summary>The controls by id.</summary>
     [Description("The controls by id.")]
     public required ImmutableDictionary<string, Control> Controls { get; init; }

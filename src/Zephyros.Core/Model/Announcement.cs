@@ -1,5 +1,6 @@
 using System.ComponentModel;
 using System.ComponentModel.DataAnnotations;
+using Zephyros.Core.Model.Speech;
 using Zephyros.Core.Units;
 
 namespace Zephyros.Core.Model;
@@ -9,10 +10,17 @@ namespace Zephyros.Core.Model;
 /// true.</remarks>
 public sealed record Announcement
 {
+    /// <summary>So many characters its words may have.</summary>
+    public const int LongestWords = 40;
+
     /// <summary>What is said.</summary>
     [Description("What is said.")]
-    [StringLength(40, MinimumLength = 1)]
+    [StringLength(LongestWords, MinimumLength = 1)]
     public required string Says { get; init; }
+
+    /// <summary>The tone that is heard before the words; null when there is none.</summary>
+    [Description("The tone that is heard before the words; without one there is none.")]
+    public Tone? Tone { get; init; }
 
     /// <summary>The reading that is spoken after it; null when the words are all.</summary>
     [Description("The reading that is spoken after the words; without one the words are all.")]

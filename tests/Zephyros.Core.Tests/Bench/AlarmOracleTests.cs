@@ -31,7 +31,7 @@ public sealed class AlarmOracleTests
                 (series, wait, release, every) =>
                 {
                     var (onDelay, band, repeat) = (wait / 10.0, release / 20.0, every / 10.0);
-                    var setup = Alarm(onDelay, band, repeat);
+                    var setup = Alarm(onDelay, band, repeat).WithQuickVoice();
                     var bench = new BenchRun(setup);
                     var heard = new List<(double At, double Volts)>();
                     var told = 0.0;

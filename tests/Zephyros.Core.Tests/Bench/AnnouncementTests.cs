@@ -53,10 +53,12 @@ public sealed class AnnouncementTests
     {
         var bench = Settled(Demo.Sandpiper);
         Assert.Equal("Limiter is on", Said(bench, b => b.Move("right-front-outer", 2)));
-        Assert.Null(Said(bench, b => b.Replace(Demo.Sandpiper.InModel(m => m with { Name = "OTHER" }))));
+        Assert.Null(
+            Said(bench, b => b.Replace(Demo.Sandpiper.WithQuickVoice().InModel(m => m with { Name = "OTHER" })))
+        );
         Assert.Null(Said(bench, b => b.AdvanceTo(TimeSpan.FromMilliseconds(29_599))));
         Assert.Equal("Limiter is on", Said(bench, _ => { }));
-        Assert.Equal("Limits", Said(bench, b => b.Replace(Saying("Limits"))));
+        Assert.Equal("Limits", Said(bench, b => b.Replace(Saying("Limits").WithQuickVoice())));
     }
 
     private static Setup Saying(string text) =>
@@ -88,7 +90,7 @@ public sealed class AnnouncementTests
     [InlineData("disarming that nothing announces", null)]
     public void What_the_proof_finds_is_what_the_bench_says(string fault, string? said)
     {
-        var setup = ProofFaults.All[fault].Setup;
+        var setup = ProofFaults.All[fault].Setup.WithQuickVoice();
         var path = new Prover(SignalPlan.Compile(setup), Build.Patient)
             .Prove(
                 PromiseList.All.Single(p => p.Code == "changes-announced"),
@@ -172,7 +174,7 @@ public sealed class AnnouncementTests
 
     private static BenchRun Settled(Setup setup)
     {
-        var bench = new BenchRun(setup);
+        var bench = new BenchRun(setup.WithQuickVoice());
         bench.AdvanceTo(TimeSpan.FromMilliseconds(100));
         return bench;
     }

@@ -36,7 +36,7 @@ public sealed class DownLinkTests
     [InlineData(64, 50, 1280, 3840)]
     public void Telemetry_is_missed_some_time_after_the_last_packet(int? every, double rate, int interval, int after)
     {
-        var bench = new BenchRun(Wren(every, rate));
+        var bench = new BenchRun(Wren(every, rate).WithQuickVoice());
         At(bench, interval);
         bench.SetLink(false);
         At(bench, interval + after - 1);

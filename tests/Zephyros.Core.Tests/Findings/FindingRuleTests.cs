@@ -135,6 +135,7 @@ public sealed partial class FindingRuleTests
     {
         Assert.Equal(
             [
+                "alarm-without-value:empty",
                 "implausible-limit:empty:voltage",
                 "override-not-enabled:lock",
                 "state-cell-forgotten:lamp:state:lamp-room",

@@ -63,6 +63,38 @@ internal static class ReturnFaults
                 )
             );
 
+    /// <summary>The strength at the receiver.</summary>
+    public static Sensor Strength { get; } =
+        new()
+        {
+            Label = "Strength",
+            Unit = "dBm",
+            Measures = SensorSubject.Strength,
+            Lowest = new(-120),
+            Highest = new(0),
+            Bench = new(-40),
+        };
+
+    /// <summary>The warning of something else.</summary>
+    public static Setup Weak(double below, double allowance, SensorSubject instead) =>
+        Weak(below, allowance)
+            .InModel(m =>
+                m with
+                {
+                    Sensors = m.Sensors.Add(
+                        "instead",
+                        instead == SensorSubject.Strength
+                            ? Strength
+                            : m.Sensors["quality"] with
+                            {
+                                Label = "Way back",
+                                Measures = instead,
+                            }
+                    ),
+                }
+            )
+            .WithCondition("signal-low", PlantedFaults.Sensed("instead", Relation.Below, below));
+
     /// <summary>A warning of a weak link at a quality, where a range check found that the surroundings take so many decibels.</summary>
     public static Setup Weak(double below, double allowance) =>
         Right

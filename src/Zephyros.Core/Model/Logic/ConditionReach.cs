@@ -37,6 +37,10 @@ public sealed class ConditionReach
         return reach;
     }
 
+    /// <summary>The same for two conditions together: whether both can hold at once.</summary>
+    public Reach? Together(string oneId, string otherId) =>
+        Explore(new AllTest { Of = [new HoldsTest { Condition = oneId }, new HoldsTest { Condition = otherId }] });
+
     private Reach? Explore(Test test)
     {
         var inputs = new Inputs(this);

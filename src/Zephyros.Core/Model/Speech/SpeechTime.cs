@@ -1,0 +1,42 @@
+using System.Globalization;
+using System.Text.RegularExpressions;
+using Humanizer;
+using Zephyros.Core.Units;
+
+namespace Zephyros.Core.Model.Speech;
+
+/// <summary>How long something takes to be spoken: as long as its words, with figures spoken as English speaks them.</summary>
+public static partial class SpeechTime
+{
+    private static readonly char[] BetweenWords = [' ', '-'];
+
+    /// <summary>How long a text takes.</summary>
+    /// <param name="text">The text.</param>
+    /// <param name="word">How long a word takes.</param>
+    public static Milliseconds Of(string text, Milliseconds word) => new(WordsIn(text) * word.Value);
+
+    /// <summary>How many words a text has when it is spoken.</summary>
+    public static int WordsIn(string text) =>
+        text.Split((char[]?)null, StringSplitOptions.RemoveEmptyEntries).Sum(WordsOf);
+
+    private static int WordsOf(string token)
+    {
+        var figure = Figure().Match(token);
+        if (!figure.Success)
+            return 1;
+        var whole = long.Parse(figure.Groups["whole"].ValueSpan, CultureInfo.InvariantCulture);
+        var decimals = figure.Groups["decimals"];
+        return whole
+                .ToWords(CultureInfo.InvariantCulture)
+                .Split(BetweenWords, StringSplitOptions.RemoveEmptyEntries)
+                .Length + (decimals.Success ? 1 + decimals.Length : 0);
+    }
+
+    // More digits than a figure of flight has are a word like any other.
+    [GeneratedRegex(
+        @"^[^\d.]?(?<whole>\d{1,9})(\.(?<decimals>\d{1,9}))?[^\d.]*$",
+        RegexOptions.ExplicitCapture | RegexOptions.CultureInvariant,
+        matchTimeoutMilliseconds: 1000
+    )]
+    private static partial Regex Figure();
+}
