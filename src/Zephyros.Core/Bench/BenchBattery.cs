@@ -1,3 +1,4 @@
+using Zephyros.Core.Board;
 using Zephyros.Core.Craft;
 using Zephyros.Core.Path;
 using Zephyros.Core.Units;
@@ -7,9 +8,13 @@ namespace Zephyros.Core.Bench;
 /// <summary>The flight battery on the bench: what flows out of it, and how much has. Between two looks the current stays as it is.</summary>
 internal sealed class BenchBattery
 {
+    [Figure(Station.Return, "A burst of full throttle takes on the bench", ProvenanceKind.OwnAssumption)]
+    private static readonly TimeSpan BurstLength = TimeSpan.FromSeconds(2);
+
     private MilliampHours used;
     private Amperes current;
     private TimeSpan since;
+    private TimeSpan burstUntil;
 
     /// <summary>A battery that stands as this one does.</summary>
     public BenchBattery Copy() =>
@@ -18,6 +23,7 @@ internal sealed class BenchBattery
             used = used,
             current = current,
             since = since,
+            burstUntil = burstUntil,
         };
 
     /// <summary>Lets time pass, and another current flow from now on.</summary>
@@ -29,9 +35,19 @@ internal sealed class BenchBattery
         used += BatteryModel.Taken(current, now - since);
         since = now;
         current =
-            board.State.Powered && BatteryModel.Of(plan.Setup.Craft) is { } model
-                ? model.Current(board.State.Motors, CraftResponse.Throttle(board.Reading.Throttle))
-                : default;
+            !board.State.Powered || BatteryModel.Of(plan.Setup.Craft) is not { } model ? default
+            : now < burstUntil ? model.Current(MotorLevel.Thrust, Percent.High)
+            : model.Current(board.State.Motors, CraftResponse.Throttle(board.Reading.Throttle));
+    }
+
+    /// <summary>When a burst ends; <see cref="TimeSpan.MaxValue"/> when there is none.</summary>
+    public TimeSpan BurstEnds => since < burstUntil ? burstUntil : TimeSpan.MaxValue;
+
+    /// <summary>Lets as much flow as at full throttle, for a while.</summary>
+    public void Burst(SignalPlan plan, BenchBoard board, TimeSpan now)
+    {
+        burstUntil = now + BurstLength;
+        Follow(plan, board, now);
     }
 
     /// <summary>Puts another battery there, of which a share of the charge is left.</summary>

@@ -71,6 +71,17 @@ public sealed partial class BenchRun
         return true;
     }
 
+    /// <summary>Lets as much current flow for a while as at full throttle, whatever the motors do: nothing turns.</summary>
+    /// <returns>False when the craft has no power, or its battery is not written down; nothing has changed then.</returns>
+    public bool Burst()
+    {
+        if (!Power || BatteryModel.Of(plan.Setup.Craft) is null)
+            return false;
+        battery.Burst(plan, board, now);
+        changes++;
+        return true;
+    }
+
     // What the transmitter measures itself needs no packet.
     private void HearOwn(string sensor, Reading reading)
     {

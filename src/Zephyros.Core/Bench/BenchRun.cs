@@ -284,6 +284,7 @@ public sealed partial class BenchRun
             new BenchPart(() => transmitter.NextModel, RunModel),
             new BenchPart(() => Sends ? nextFrame : TimeSpan.MaxValue, SendFrame),
             new BenchPart(() => board.NextTimer, ElapseBoard),
+            new BenchPart(() => battery.BurstEnds, EndBurst),
             new BenchPart(() => plan.Setup.Air.Telemetry ? downLink.NextPacket : TimeSpan.MaxValue, SendTelemetry),
             new BenchPart(() => TransmitterOn ? downLink.NextMiss : TimeSpan.MaxValue, MissTelemetry),
             new BenchPart(() => transmitter.NextSpeech, () => Speak(turn: true))
@@ -384,6 +385,12 @@ public sealed partial class BenchRun
     {
         board.Elapse(now);
         battery.Follow(plan, board, now);
+    }
+
+    private void EndBurst()
+    {
+        battery.Follow(plan, board, now);
+        changes++;
     }
 
     // Packets go out.

@@ -1,3 +1,4 @@
+using Zephyros.Core.Air;
 using Zephyros.Core.Edits;
 using Zephyros.Core.Model;
 using Zephyros.Core.Model.Logic;
@@ -59,14 +60,8 @@ public sealed class ImplausibleLimit : IFindingRule
             return $"This part of the condition holds whatever {sensor.Label} reads.";
         string[] does =
         [
-            .. model
-                .Overrides.Where(o => o.Value.When == id && o.Value.Enabled)
-                .OrderBy(o => o.Key, StringComparer.Ordinal)
-                .Select(o => $"{o.Value.Label} forces {model.Channels[o.Value.Channel].Label} to {o.Value.Value}"),
-            .. model
-                .Announcements.Where(a => a.Value.When == id && a.Value.Enabled)
-                .OrderBy(a => a.Key, StringComparer.Ordinal)
-                .Select(a => $"“{a.Value.Says}” is said"),
+            .. ConditionEffects.Forced(model, ModelGraph.Of(model), id),
+            .. ConditionEffects.Said(model, id),
         ];
         var then = does.Length > 0 ? $", and {string.Join(", and ", does)}" : "";
         return $"The condition holds as soon as {sensor.Label} is reported, whatever it reads{then}: the pilot learns to ignore it, and it tells nothing when it is needed.";
@@ -74,9 +69,8 @@ public sealed class ImplausibleLimit : IFindingRule
 
     private static IEnumerable<Fix> Fixes(Setup setup, string id, Condition condition, SensorTest test, Sensor sensor)
     {
-        foreach (var (factor, name) in new[] { (0.1, "a tenth"), (10, "ten times") })
+        foreach (var (fix, words, limit) in Meant(setup.Air, test.Limit, sensor))
         {
-            var limit = new Reading(Math.Round(test.Limit.Value * factor, 6));
             if (limit < sensor.Lowest || limit > sensor.Highest)
                 continue;
             var changed = condition with
@@ -84,8 +78,8 @@ public sealed class ImplausibleLimit : IFindingRule
                 Test = TestTrees.Replace(condition.Test, test, test with { Limit = limit }),
             };
             yield return new Fix(
-                factor < 1 ? "tenth" : "tenfold",
-                $"Takes {name} of it: {sensor.Words(limit)}.",
+                fix,
+                $"{words}: {sensor.Words(limit)}.",
                 ModelEdits.InModel(
                     setup,
                     $"Limit {sensor.Words(limit)} for “{condition.Label}”",
@@ -93,5 +87,29 @@ public sealed class ImplausibleLimit : IFindingRule
                 )
             );
         }
+    }
+
+    // What may have been meant: a decimal point, or the other scale of a signal.
+    private static IEnumerable<(string Fix, string Words, Reading Limit)> Meant(
+        LinkSettings link,
+        Reading limit,
+        Sensor sensor
+    )
+    {
+        var sensitivity = LinkBudget.SensitivityOf(link);
+        if (sensor.Unit == "dBm" && limit.Value is > 0 and < 100)
+            yield return (
+                "as-quality",
+                $"Takes the strength at which {Figures.Plain(limit.Value)} % of the packets come",
+                new Reading(Math.Ceiling(sensitivity.Value + LinkBudget.MarginAt(new Percent(limit.Value)).Value))
+            );
+        if (sensor.Measures == SensorSubject.LinkQuality && limit.Value < 0)
+            yield return (
+                "as-strength",
+                $"Takes the share of packets that come at {Figures.Plain(limit.Value)} dBm",
+                new Reading(Math.Round(LinkBudget.QualityAt(new Decibels(limit.Value - sensitivity.Value)).Value))
+            );
+        yield return ("tenth", "Takes a tenth of it", new Reading(Math.Round(limit.Value * 0.1, 6)));
+        yield return ("tenfold", "Takes ten times of it", new Reading(Math.Round(limit.Value * 10, 6)));
     }
 }

@@ -24,23 +24,14 @@ internal static class VoiceFaults
     public static IReadOnlySet<string> Switches(TransmitterModel model, string condition)
     {
         var controls = new HashSet<string>(StringComparer.Ordinal);
-        return Gather(model, model.Conditions[condition].Test, controls, []) ? controls : new HashSet<string>(StringComparer.Ordinal);
+        return Gather(model, model.Conditions[condition].Test, controls, [])
+            ? controls
+            : new HashSet<string>(StringComparer.Ordinal);
     }
 
-    /// <summary>How long an announcement takes at most, with the longest reading that its sensor means.</summary>
-    public static Milliseconds Longest(Setup setup, Announcement made)
-    {
-        string[] texts = [made.Says];
-        if (made.Value is { } value && setup.Model.Sensors[value.Sensor] is var sensor)
-            texts =
-            [
-                .. new[] { sensor.Lowest, sensor.Highest, sensor.Bench }.Select(r =>
-                    $"{made.Says} {SpokenFigures.Of(sensor, sensor.Kept(r))}"
-                ),
-            ];
-        var tone = made.Tone is { } before ? ToneSweep.Of(before).Length : default;
-        return new Milliseconds(texts.Max(t => SpeechTime.Of(t, setup.Transmitter.WordTime).Value)) + tone;
-    }
+    /// <summary>How long an announcement takes at most.</summary>
+    public static Milliseconds Longest(Setup setup, Announcement made) =>
+        SpeechTime.Longest(setup.Model, made, setup.Transmitter.WordTime);
 
     /// <summary>Times between two sayings are whole seconds, one more than speaking takes.</summary>
     public static Milliseconds RoomFor(Milliseconds speech) => new((Math.Floor(speech.Value / 1000) + 2) * 1000);

@@ -39,6 +39,10 @@ public sealed record Sensor
     [Range(0, Furthest)]
     public Reading? Accuracy { get; init; }
 
+    /// <summary>How the transmitter's display shows it; null when it does not.</summary>
+    [Description("How the transmitter's display shows it; without it, it does not.")]
+    public SensorGauge? Gauge { get; init; }
+
     /// <summary>The lowest reading that can be meant.</summary>
     [Description("The lowest reading that can be meant; a limit below it is implausible.")]
     [Range(-Furthest, Furthest)]

@@ -44,6 +44,25 @@ public static class SensorSubjects
             SensorSubject.Height or SensorSubject.Distance => "m",
         };
 
+    /// <summary>The units in which it can be read, the one that it is measured in first; empty for what can have any.</summary>
+    public static IReadOnlyList<string> Units(this SensorSubject subject) =>
+        subject switch
+        {
+            SensorSubject.Other => [],
+            SensorSubject.Height or SensorSubject.Distance => ["m", "ft", "km"],
+            SensorSubject.ChargeUsed => ["mAh", "Ah"],
+            SensorSubject.LinkQuality
+            or SensorSubject.Strength
+            or SensorSubject.DownLinkQuality
+            or SensorSubject.Voltage
+            or SensorSubject.Current
+            or SensorSubject.Satellites => [subject.Unit()],
+        };
+
+    /// <summary>True when it can be read in a unit.</summary>
+    public static bool Understands(this SensorSubject subject, string unit) =>
+        subject.Units().Contains(unit, StringComparer.Ordinal);
+
     /// <summary>What it measures, in words.</summary>
     public static string Words(this SensorSubject subject, SensorOrigin origin) =>
         (subject, origin) switch

@@ -47,6 +47,10 @@ public sealed record TransmitterModel
     [Description("The telemetry sensors that the model knows, by id.")]
     public ImmutableDictionary<string, Sensor> Sensors { get; init; } = ImmutableDictionary<string, Sensor>.Empty;
 
+    /// <summary>True while the transmitter searches for sensors: it takes in whatever comes.</summary>
+    [Description("True while the transmitter searches for sensors: it takes in whatever comes.")]
+    public bool Searching { get; init; }
+
     /// <summary>The timers by id.</summary>
     [Description("The timers by id.")]
     public ImmutableDictionary<string, FlightTimer> Timers { get; init; } =

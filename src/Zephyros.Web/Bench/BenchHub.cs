@@ -81,6 +81,13 @@ internal sealed class BenchHub(BenchRooms rooms) : Hub
             throw new HubException($"There is no battery of which {call.Left} % can be left.");
     }
 
+    /// <summary>Lets as much current flow for a while as at full throttle.</summary>
+    public void Burst(BenchCall call)
+    {
+        if (!Room(call.Setup).Do(run => run.Burst()))
+            throw new HubException("There is no battery in the craft that could give it.");
+    }
+
     /// <summary>Switches the radio link.</summary>
     public void SetLink(SwitchCall call) => Act(call.Setup, run => run.SetLink(call.On));
 

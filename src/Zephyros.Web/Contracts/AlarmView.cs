@@ -1,5 +1,7 @@
 using Zephyros.Core.Flights;
 using Zephyros.Core.Flights.Trial;
+using Zephyros.Core.Model;
+using Zephyros.Core.Path;
 using Zephyros.Core.Setups;
 using Zephyros.Core.Units;
 
@@ -15,6 +17,7 @@ namespace Zephyros.Web.Contracts;
 /// <param name="Wait">How long a reading must be below.</param>
 /// <param name="OfBattery">True when it warns of the battery, false when it warns of the link.</param>
 /// <param name="Over">Above this reading it is over, where that is not the level itself; null otherwise.</param>
+/// <param name="Forces">What it forces on channels while it holds, in words.</param>
 /// <param name="RaisedOver">Where it must be over while its limit stands elsewhere for a test; null otherwise.</param>
 public sealed record AlarmView(
     string Id,
@@ -26,7 +29,8 @@ public sealed record AlarmView(
     Milliseconds Wait,
     bool OfBattery,
     Reading? Over,
-    Reading? RaisedOver
+    Reading? RaisedOver,
+    IReadOnlyList<string> Forces
 )
 {
     /// <summary>The view of an alarm of a setup.</summary>
@@ -41,6 +45,7 @@ public sealed record AlarmView(
             alarm.Wait,
             alarm.OfBattery,
             alarm.Over,
-            setup.Model.Raised.TryGetValue(alarm.Id, out var raised) ? RaisedLimit.OverAt(alarm, raised) : null
+            setup.Model.Raised.TryGetValue(alarm.Id, out var raised) ? RaisedLimit.OverAt(alarm, raised) : null,
+            [.. ConditionEffects.Forced(setup.Model, ModelGraph.Of(setup.Model), alarm.Id)]
         );
 }

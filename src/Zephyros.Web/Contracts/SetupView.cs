@@ -101,7 +101,7 @@ public sealed record SetupView(
             BoardGroups.Of(setup.Board, plan.Wire),
             ChannelBudget.Of(plan),
             QualityView.Of(setup),
-            ReturnView.Of(setup),
+            ReturnView.Of(plan),
             setup.Model.Timers.ToDictionary(
                 t => t.Key,
                 t => new TimerView(words.Of(t.Value), TimerTrial.Of(plan, t.Value) ?? []),

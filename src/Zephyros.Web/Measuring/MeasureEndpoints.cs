@@ -1,3 +1,4 @@
+using Zephyros.Core.Edits;
 using Zephyros.Core.Measure;
 using Zephyros.Core.Measure.BesidePlan;
 using Zephyros.Core.Measure.Positions;
@@ -28,6 +29,7 @@ internal static class MeasureEndpoints
         Question<SweepsRequest, EndpointView>(setups, "sweeps", "SolveSweeps", Sweeps);
         Question<PositionsRequest, PositionAnswer>(setups, "positions", "SolvePositions", Positions);
         Question<SensorSearchRequest, ReturnObstacle[]>(setups, "sensor-search", "DiagnoseSensors", Sensors);
+        Question<SensorUnitRequest, SetupEdit>(setups, "sensor-unit", "PutSensorInUnit", Unit);
         Question<TypedRoutineRequest, RoutineState>(setups, "typed-routine", "FollowTyped", Typed);
         setups
             .MapPost(
@@ -117,6 +119,11 @@ internal static class MeasureEndpoints
             : TypedResults.Ok(
                 SensorSearch.Diagnose(setup, asked.Found.ToHashSet(StringComparer.Ordinal), asked.Others).ToArray()
             );
+
+    private static IResult Unit(SensorUnitRequest asked, Setup setup) =>
+        setup.Model.Sensors.ContainsKey(asked.Sensor)
+            ? TypedResults.Ok(SensorEdits.InUnit(setup, asked.Sensor, asked.Unit))
+            : Problem.NotFound($"The model has no sensor \"{asked.Sensor}\".");
 
     private static IResult Typed(TypedRoutineRequest asked, Setup setup)
     {

@@ -76,6 +76,34 @@ public sealed class BenchBatteryTests
         Assert.Equal(rest.Voltage.Value, Battery(bench).Voltage.Value, 1);
     }
 
+    // Charge is current times time: two seconds of what flows at full throttle.
+    [Fact]
+    public void A_burst_on_the_bench_loads_the_battery_and_turns_nothing()
+    {
+        var bench = new BenchRun(Demo.Clean);
+        Pass(bench, 1);
+        var before = Battery(bench);
+        Assert.True(bench.Burst());
+        Pass(bench, 1);
+        Assert.True(Battery(bench).Current.Value > Demo.Clean.Craft.Battery!.FullCurrent.Value);
+        Assert.Equal(MotorLevel.Off, bench.Board.Motors);
+        var current = Battery(bench).Current.Value;
+        var other = bench.Fork();
+        foreach (var run in new[] { bench, other })
+        {
+            Pass(run, 1.5);
+            Assert.Equal(before.Current, Battery(run).Current);
+            Assert.Equal(
+                before.Used.Value + ((current * 2) + (before.Current.Value * 0.5)) / 3.6,
+                Battery(run).Used.Value,
+                6
+            );
+        }
+
+        bench.SetPower(false);
+        Assert.False(bench.Burst());
+    }
+
     [Fact]
     public void A_board_reports_no_voltage_at_first_and_it_is_no_lowest()
     {

@@ -50,6 +50,7 @@ public sealed class ForkTests
                 break;
             case 7:
                 bench.PutBattery(new Percent(happens % 101));
+                bench.Burst();
                 break;
             case 8 when bench.Setup.Model.Sensors.Count > 0:
                 bench.Release(bench.Setup.Model.Sensors.Keys.Order(StringComparer.Ordinal).First());

@@ -150,6 +150,7 @@ public sealed partial class FindingRuleTests
             [
                 "arm-switch-not-reaching:arm",
                 "channel-order",
+                "gauge-too-short:voltage",
                 "goggles-item-empty:height",
                 "goggles-item-empty:signal",
                 "goggles-warning-differs:signal",

@@ -25,7 +25,7 @@ internal static class PlantedFaults
 
     /// <summary>What the finding is called, and the setup that has it.</summary>
     public static IReadOnlyDictionary<string, Setup> All { get; } =
-        new Dictionary<string, Setup>(VoiceSetups.Faults, StringComparer.Ordinal)
+        new Dictionary<string, Setup>(VoiceSetups.Faults.Concat(SensorSetups.Faults), StringComparer.Ordinal)
         {
             ["channel-order"] = Demo.Sandpiper,
             ["arm-function-missing"] = NewSetup.For("Tern", BlankTransmitters.All[0]),
@@ -306,7 +306,7 @@ internal static class PlantedFaults
 
     /// <summary>Changes that are no faults.</summary>
     public static IReadOnlyDictionary<string, Setup> Harmless { get; } =
-        new Dictionary<string, Setup>(VoiceSetups.Harmless, StringComparer.Ordinal)
+        new Dictionary<string, Setup>(VoiceSetups.Harmless.Concat(SensorSetups.Harmless), StringComparer.Ordinal)
         {
             ["everything at once"] = Full,
             ["one module on, of the receiver's kind"] = Radio(a => a),

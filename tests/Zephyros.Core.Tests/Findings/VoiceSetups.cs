@@ -15,7 +15,10 @@ internal static class VoiceSetups
         new Dictionary<string, Setup>(StringComparer.Ordinal)
         {
             ["repeat-too-quick:battery"] = ReturnFaults.Spoken(a => a with { Every = new(1500) }),
-            ["values-together:one-two"] = Asked(("one", At("right-front-outer", 2)), ("two", At("left-back-switch", 2))),
+            ["values-together:one-two"] = Asked(
+                ("one", At("right-front-outer", 2)),
+                ("two", At("left-back-switch", 2))
+            ),
             ["speaking-switch-flies:value-left-shoulder"] = Asked(("value", At("left-shoulder", 2))),
             ["spoken-at-rest:value"] = Asked(("value", At("right-front-outer", 1, 2))),
             ["lowest-taken-for-now:value"] = Reading(SpokenReading.Lowest, "Voltage"),
@@ -31,8 +34,14 @@ internal static class VoiceSetups
         new Dictionary<string, Setup>(StringComparer.Ordinal)
         {
             ["an alarm that is said again after its words"] = ReturnFaults.Spoken(a => a with { Every = new(2000) }),
-            ["two values on one switch"] = Asked(("one", At("right-front-outer", 2)), ("two", At("right-front-outer", 3))),
-            ["two values that have the time"] = Asked(("one", At("right-front-outer", 2)), ("two", At("left-back-switch", 2)))
+            ["two values on one switch"] = Asked(
+                ("one", At("right-front-outer", 2)),
+                ("two", At("right-front-outer", 3))
+            ),
+            ["two values that have the time"] = Asked(
+                    ("one", At("right-front-outer", 2)),
+                    ("two", At("left-back-switch", 2))
+                )
                 .WithAnnouncement("one", a => a with { Every = new(9000) })
                 .WithAnnouncement("two", a => a with { Every = new(9000) }),
             ["a value spoken while armed, and not by a switch"] = Asked(

@@ -15,6 +15,24 @@ public static partial class SpeechTime
     /// <param name="word">How long a word takes.</param>
     public static Milliseconds Of(string text, Milliseconds word) => new(WordsIn(text) * word.Value);
 
+    /// <summary>How long an announcement takes at most, with its tone and the longest reading that its sensor means.</summary>
+    /// <param name="model">The model.</param>
+    /// <param name="made">The announcement.</param>
+    /// <param name="word">How long a word takes.</param>
+    public static Milliseconds Longest(TransmitterModel model, Announcement made, Milliseconds word)
+    {
+        string[] texts = [made.Says];
+        if (made.Value is { } value && model.Sensors[value.Sensor] is var sensor)
+            texts =
+            [
+                .. new[] { sensor.Lowest, sensor.Highest, sensor.Bench }.Select(r =>
+                    $"{made.Says} {SpokenFigures.Of(sensor, sensor.Kept(r))}"
+                ),
+            ];
+        var tone = made.Tone is { } before ? ToneSweep.Of(before).Length : default;
+        return new Milliseconds(texts.Max(t => Of(t, word).Value)) + tone;
+    }
+
     /// <summary>How many words a text has when it is spoken.</summary>
     public static int WordsIn(string text) =>
         text.Split((char[]?)null, StringSplitOptions.RemoveEmptyEntries).Sum(WordsOf);

@@ -32,6 +32,7 @@ internal static class ModelValidator
         foreach (var (id, announcement) in model.Announcements.OrderBy(a => a.Key, StringComparer.Ordinal))
             CheckAnnouncement(setup, $"/model/announcements/{id}", announcement, problems);
         foreach (var (id, sensor) in model.Sensors)
+        {
             if (sensor.Lowest >= sensor.Highest)
                 problems.Add(
                     new(
@@ -39,6 +40,15 @@ internal static class ModelValidator
                         $"The lowest reading ({sensor.Lowest}) must lie below the highest ({sensor.Highest})."
                     )
                 );
+            if (sensor.Gauge is { } gauge && gauge.From >= gauge.To)
+                problems.Add(
+                    new(
+                        $"/model/sensors/{id}/gauge/from",
+                        $"The gauge must begin ({gauge.From}) below where it ends ({gauge.To})."
+                    )
+                );
+        }
+
         foreach (var (id, timer) in model.Timers.OrderBy(t => t.Key, StringComparer.Ordinal))
             CheckCalls($"/model/timers/{id}/calls", timer.Calls, problems);
         foreach (

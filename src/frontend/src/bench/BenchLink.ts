@@ -128,6 +128,11 @@ export class BenchLink {
     this.tell('PutBattery', { left });
   }
 
+  /** Lets as much current flow for a while as at full throttle. */
+  burst(): void {
+    this.tell('Burst', {});
+  }
+
   /** What happens to the craft from outside, or is about to. */
   around(): Around {
     return this.askedAround.over(aroundOf(this.latest));

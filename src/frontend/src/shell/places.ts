@@ -80,6 +80,11 @@ export const PLACES: readonly { words: string; to: string; also: string[] }[] = 
     also: ['alarm test', 'try the alarm', 'low battery', 'signal alarm', 'limit'],
   },
   {
+    words: 'Return: what is said, the urgent first',
+    to: 'return?part=voice',
+    also: ['voice', 'speech', 'announcements', 'tones', 'queue', 'priority'],
+  },
+  {
     words: 'Return: timers',
     to: 'return?part=timers',
     also: ['flight time', 'stopwatch', 'countdown', 'reset', 'calls'],

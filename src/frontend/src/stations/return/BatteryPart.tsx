@@ -1,3 +1,4 @@
+import { Zap } from 'lucide-react';
 import { Link } from 'react-router';
 import { RANGES } from '../../api/generated/ranges';
 import { makeEdit } from '../../api/edits';
@@ -103,9 +104,13 @@ function OnTheBench({ full }: { full: number }) {
         />
         <b className="w-16 shrink-0 text-right font-mono">{left} %</b>
       </label>
+      <Button className="mt-1" disabled={!power || battery === null} onClick={() => link.burst()}>
+        <Zap size={15} aria-hidden /> Burst of full throttle
+      </Button>
       <p className="mt-1 max-w-[75ch] text-sm text-soft">
         By our own model: the voltage of a resting cell, less current times resistance. Current rises with the square of
-        the throttle while the craft is armed.
+        the throttle while the craft is armed; a burst lets it flow as at full throttle for two seconds, and nothing
+        turns.
       </p>
     </section>
   );

@@ -3,7 +3,9 @@ import { useState } from 'react';
 import { Link } from 'react-router';
 import { answer, api } from '../../api/client';
 import { STATION_NAMES } from '../../api/stations';
+import { makeEdit } from '../../api/edits';
 import type { Setup, SetupView } from '../../api/types';
+import type { Changes } from '../../edits/useChanges';
 import { Button } from '../../ui/Button';
 import { NumberField } from '../../ui/NumberField';
 
@@ -11,15 +13,17 @@ interface Props {
   id: string;
   setup: Setup;
   view: SetupView;
+  changes: Changes;
 }
 
 const ORIGINS = { transmitter: 'transmitter', receiver: 'receiver', board: 'board' } as const;
 
 /** What a search for sensors should find beside what it found, and what may be behind the difference. */
-export function SearchPart({ id, setup, view }: Props) {
+export function SearchPart({ id, setup, view, changes }: Props) {
   const { expected, simulated } = view.return;
   const [ticked, setTicked] = useState<readonly string[] | null>(null);
   const [others, setOthers] = useState(0);
+  const searching = setup.model.searching ?? false;
   const found = ticked ?? [];
   const reasons = useQuery({
     queryKey: ['setup', id, 'sensor-search', found, others],
@@ -34,6 +38,20 @@ export function SearchPart({ id, setup, view }: Props) {
       <p className="mb-2 max-w-[75ch] text-soft">
         Connect the flight battery, propellers off, and let the transmitter search. Tick what it found; end the search
         when it finds no more.
+      </p>
+      <p className="mb-3 flex flex-wrap items-center gap-x-3 gap-y-1">
+        <Button
+          onClick={() =>
+            void changes.edit(
+              makeEdit(searching ? 'The search is ended' : 'The transmitter searches for sensors', setup, [
+                { path: ['model', 'searching'], value: !searching },
+              ]),
+            )
+          }
+        >
+          {searching ? 'I have ended the search' : 'I have begun a search at my transmitter'}
+        </Button>
+        {searching && <b className="text-rust">It takes in whatever comes, until it is ended.</b>}
       </p>
       <div className="mb-3 flex flex-wrap items-end gap-3">
         <Button onClick={() => setTicked([...simulated])}>Search on the bench</Button>

@@ -6,6 +6,9 @@ import { TextField } from '../../ui/TextField';
 
 interface Props {
   sensor: Sensor;
+  /** The units in which it can be read; none when it can have any. */
+  units: readonly string[];
+  onUnit: (unit: string) => void;
   onPut: (title: string, member: keyof Sensor, value: unknown) => void;
 }
 
@@ -33,9 +36,12 @@ const ORIGINS = [
 
 const ALL = 'all';
 
+const NOWHERE = 'nowhere';
+const PAGES = ['1', '2', '3', '4'];
+
 /** The fields of a sensor. */
-export function SensorFields({ sensor, onPut }: Props) {
-  const { label, unit = '' } = sensor;
+export function SensorFields({ sensor, units, onUnit, onPut }: Props) {
+  const { label, unit = '', gauge } = sensor;
   return (
     <div className="flex flex-wrap items-end gap-x-4 gap-y-3 py-2">
       <TextField label="Sensor" value={label} maxLength={40} onCommit={(v) => onPut(`Sensor ${v}`, 'label', v)} />
@@ -57,13 +63,16 @@ export function SensorFields({ sensor, onPut }: Props) {
           )
         }
       />
-      <TextField
-        label="Unit"
-        value={unit}
-        maxLength={8}
-        width={4}
-        onCommit={(v) => onPut(`${label} in ${v}`, 'unit', v)}
-      />
+      {units.length > 1 ? (
+        <SelectField
+          label="Unit"
+          value={unit}
+          options={[...new Set([...units, unit])].map((u) => ({ value: u, label: u }))}
+          onChange={onUnit}
+        />
+      ) : (
+        <TextField label="Unit" value={unit} maxLength={8} width={4} onCommit={onUnit} />
+      )}
       <SelectField
         label="Decimals"
         value={sensor.decimals === undefined || sensor.decimals === null ? ALL : String(sensor.decimals)}
@@ -94,6 +103,38 @@ export function SensorFields({ sensor, onPut }: Props) {
         step={0.1}
         onCommit={(v) => onPut(`${label} may be off by ${v}`, 'accuracy', v === 0 ? undefined : v)}
       />
+      <SelectField
+        label="On the display"
+        value={gauge ? String(gauge.page ?? 1) : NOWHERE}
+        options={[{ value: NOWHERE, label: 'not shown' }, ...PAGES.map((p) => ({ value: p, label: `page ${p}` }))]}
+        onChange={(v) =>
+          onPut(
+            v === NOWHERE ? `${label} is not on the display` : `${label} on page ${v} of the display`,
+            'gauge',
+            v === NOWHERE ? undefined : { from: sensor.lowest, to: sensor.highest, ...gauge, page: Number(v) },
+          )
+        }
+      />
+      {gauge && (
+        <>
+          <NumberField
+            label="Gauge from"
+            unit={unit}
+            value={gauge.from}
+            {...RANGES['model.sensors.*.gauge.from']}
+            step={0.1}
+            onCommit={(v) => onPut(`Gauge of ${label} from ${v}`, 'gauge', { ...gauge, from: v })}
+          />
+          <NumberField
+            label="Gauge to"
+            unit={unit}
+            value={gauge.to}
+            {...RANGES['model.sensors.*.gauge.to']}
+            step={0.1}
+            onCommit={(v) => onPut(`Gauge of ${label} to ${v}`, 'gauge', { ...gauge, to: v })}
+          />
+        </>
+      )}
     </div>
   );
 }

@@ -1,9 +1,10 @@
 import clsx from 'clsx';
 import { useEffect, useRef } from 'react';
 import { Link } from 'react-router';
+import { answer, api } from '../../api/client';
 import { makeEdit } from '../../api/edits';
 import { STATION_NAMES } from '../../api/stations';
-import type { Sensor, SensorWay, Setup } from '../../api/types';
+import type { Sensor, SensorGauge, SensorWay, Setup } from '../../api/types';
 import { useBench, useBenchState } from '../../bench/BenchProvider';
 import { useFollowedSensor, useHeard } from '../../bench/useReturn';
 import { useUnderHand } from '../../bench/useUnderHand';
@@ -21,6 +22,8 @@ interface Props {
   way: SensorWay | undefined;
   /** What it measures, in words. */
   measures: string;
+  /** The units in which it can be read; none when it can have any. */
+  units: readonly string[];
   changes: Changes;
   open: boolean;
   /** True when it was just made: its first field has the focus then. */
@@ -31,9 +34,14 @@ interface Props {
 const ORIGINS = { transmitter: 'the transmitter', receiver: 'the receiver', board: 'the board' } as const;
 
 /** A sensor: what the transmitter heard of it last and how old that is, what there is at the craft, and, opened, its fields. */
-export function SensorRow({ craft, id, sensor, setup, way, measures, changes, open, made, onOpen }: Props) {
+export function SensorRow({ craft, id, sensor, setup, way, measures, units, changes, open, made, onOpen }: Props) {
   const [followed, follow] = useFollowedSensor(setup);
   const row = useRef<HTMLLIElement>(null);
+  // With the unit everything changes that is written in it.
+  const inUnit = async (unit: string) => {
+    const at = { params: { path: { id: craft } }, body: { sensor: id, unit } };
+    await changes.edit(await answer(api.POST('/api/setups/{id}/sensor-unit', at)));
+  };
   useEffect(() => {
     if (made) row.current?.querySelector<HTMLElement>('input[type=text], input:not([type])')?.focus();
   }, [made]);
@@ -57,7 +65,10 @@ export function SensorRow({ craft, id, sensor, setup, way, measures, changes, op
             </small>
           </span>
         </label>
-        <Heard id={id} way={way} />
+        <span>
+          <Heard id={id} way={way} />
+          {sensor.gauge && <Gauge id={id} sensor={sensor} gauge={sensor.gauge} />}
+        </span>
         <Standing craft={craft} id={id} sensor={sensor} way={way} />
         <AtTheCraft id={id} sensor={sensor} />
         <span className="flex items-center gap-1 justify-self-end max-xl:order-3 max-xl:row-start-1 max-xl:col-start-3 max-sm:col-start-2">
@@ -74,6 +85,8 @@ export function SensorRow({ craft, id, sensor, setup, way, measures, changes, op
       {open && (
         <SensorFields
           sensor={sensor}
+          units={units}
+          onUnit={(unit) => void inUnit(unit)}
           onPut={(title, member, value) =>
             void changes.edit(makeEdit(title, setup, [{ path: ['model', 'sensors', id, member], value }]))
           }
@@ -90,12 +103,32 @@ function Heard({ id, way }: Pick<Props, 'id' | 'way'>) {
     <b
       data-testid={`heard-${id}`}
       className={clsx(
-        'font-mono text-[1.35rem] whitespace-nowrap',
+        'block font-mono text-[1.35rem] leading-tight whitespace-nowrap',
         (words === null || missed || way?.obstacle) && 'text-soft',
       )}
     >
       {words ?? '–'}
     </b>
+  );
+}
+
+/** The bar on the transmitter's display. */
+function Gauge({ id, sensor, gauge }: Pick<Props, 'id' | 'sensor'> & { gauge: SensorGauge }) {
+  const share = useBenchState(({ message }) => {
+    const known = message?.snapshot.sensors[id];
+    if (!known || known.heardAt === null) return 0;
+    return Math.min(1, Math.max(0, ((message.snapshot.readings[id] ?? 0) - gauge.from) / (gauge.to - gauge.from)));
+  });
+  const ends = `${figure(gauge.from, 1)} to ${figure(gauge.to, 1)} ${sensor.unit ?? ''}`;
+  return (
+    <span className="block" title={`On page ${gauge.page ?? 1} of the display, from ${ends}`}>
+      <span aria-hidden className="block h-1.5 w-full overflow-hidden rounded-full bg-hair">
+        <span className="block h-full bg-sea" style={{ width: `${share * 100}%` }} />
+      </span>
+      <small className="block text-[0.75rem] leading-tight text-soft">
+        {ends}, page {gauge.page ?? 1}
+      </small>
+    </span>
   );
 }
 

@@ -65,6 +65,7 @@ export function SensorsPart({ id, setup, view, changes }: Props) {
             setup={setup}
             way={view.return.sensors[sensor]}
             measures={view.return.measures[sensor] ?? ''}
+            units={view.return.units[sensor] ?? []}
             changes={changes}
             open={open === sensor}
             made={fresh === sensor}

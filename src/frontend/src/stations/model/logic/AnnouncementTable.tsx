@@ -3,7 +3,7 @@ import { Plus } from 'lucide-react';
 import { useState } from 'react';
 import { freeId, makeEdit } from '../../../api/edits';
 import { listed } from '../../../api/listed';
-import type { Announcement, AnnouncementSubject, Setup, SetupView } from '../../../api/types';
+import type { Announcement, AnnouncementSubject, Setup, SetupView, Tone } from '../../../api/types';
 import { RemoveButton } from '../../../edits/RemoveButton';
 import type { Changes } from '../../../edits/useChanges';
 import { Button } from '../../../ui/Button';
@@ -24,6 +24,12 @@ interface Props {
 /** What a select offers for the board's own report; a condition cannot have this id. */
 const REPORT = '';
 const MODE = 'mode/';
+
+const NO_TONE = 'none';
+const TONES = [
+  { value: NO_TONE, label: 'no tone' },
+  ...(['low', 'high', 'rising', 'falling'] satisfies Tone[]).map((t) => ({ value: t, label: `a ${t} tone` })),
+];
 
 const READINGS = { now: 'the reading', lowest: 'the lowest reading', highest: 'the highest reading' } as const;
 
@@ -84,6 +90,7 @@ export function AnnouncementTable({ setup, view, changes }: Props) {
                 name={`“${made.says}”`}
                 says={
                   <>
+                    {made.tone && `after a ${made.tone} tone `}
                     {made.value && `with ${READINGS[made.value.reading ?? 'now']} of ${sensorName(made.value.sensor)} `}
                     {made.about === 'other'
                       ? 'is said '
@@ -105,6 +112,17 @@ export function AnnouncementTable({ setup, view, changes }: Props) {
                   maxLength={40}
                   width={15}
                   onCommit={(says) => put(`Say “${says}”`, id, { ...made, says })}
+                />
+                <SelectField
+                  label="after"
+                  value={made.tone ?? NO_TONE}
+                  options={TONES}
+                  onChange={(v) =>
+                    put(v === NO_TONE ? `“${made.says}” without a tone` : `“${made.says}” after a ${v} tone`, id, {
+                      ...made,
+                      tone: v === NO_TONE ? undefined : (v as Tone),
+                    })
+                  }
                 />
                 <SelectField
                   label="and then"

@@ -87,6 +87,11 @@ export function AtTheTransmitter({ craft, alarm, raised, said, changes, onDone }
             )}
             . Wait.
           </p>
+          {alarm.forces.length > 0 && (
+            <p className="font-semibold text-rust">
+              While it speaks it does more: {alarm.forces.join(', ')}. Propellers off.
+            </p>
+          )}
           <fieldset className="flex flex-wrap items-center gap-x-5">
             <legend className="float-left mr-4">
               <b>2.</b> Did it speak?
