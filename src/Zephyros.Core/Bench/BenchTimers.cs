@@ -88,6 +88,13 @@ internal sealed class BenchTimers
         return (timers[place].Value, counted);
     }
 
+    /// <summary>What a timer shows since they were last reached; null when there is none.</summary>
+    public Milliseconds? ShownBy(string id)
+    {
+        var place = Array.FindIndex(timers, t => t.Key == id);
+        return place < 0 ? null : timers[place].Value.Shows(TimerWords.WholeSeconds(counts[place].Counted));
+    }
+
     /// <summary>What each shows at a time, by its id.</summary>
     public IReadOnlyDictionary<string, TimerPicture> Look(TimeSpan now) =>
         timers

@@ -30,7 +30,7 @@ internal sealed class BenchTransmitter
         settings = [.. plan.Model.Controls.Select(c => c.Value.StartSetting)];
         heard = new HeardReadings(plan.Model.Sensors);
         announcer = new Announcer(plan);
-        voice = new Voice(plan, heard.Spoken);
+        voice = new Voice(plan, heard.Spoken, TimeOf);
         timers = new BenchTimers(plan);
     }
 
@@ -187,7 +187,7 @@ internal sealed class BenchTransmitter
         }
 
         (On, Starting) = (on, TimeSpan.MaxValue);
-        voice = new Voice(plan, heard.Spoken);
+        voice = new Voice(plan, heard.Spoken, TimeOf);
         timers = new BenchTimers(plan);
         timers.Reach(now);
         if (!on)
@@ -248,6 +248,8 @@ internal sealed class BenchTransmitter
     /// <summary>What it begins to speak now, of what it has taken in; see <see cref="Voice.Speak"/>.</summary>
     public IReadOnlyList<Spoken> Speak(TimeSpan now, bool turn = false) =>
         voice.Speak(Values.Memory, Values.TelemetryLost, now, turn);
+
+    private Milliseconds? TimeOf(string timer) => timers.ShownBy(timer);
 
     private void Take(IEnumerable<Utterance> utterances)
     {

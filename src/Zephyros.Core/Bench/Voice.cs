@@ -1,6 +1,7 @@
 using Zephyros.Core.Model;
 using Zephyros.Core.Model.Running;
 using Zephyros.Core.Model.Speech;
+using Zephyros.Core.Model.Timers;
 using Zephyros.Core.Path;
 using Zephyros.Core.Units;
 
@@ -12,7 +13,8 @@ namespace Zephyros.Core.Bench;
 /// no more waits than there are things to say.</remarks>
 /// <param name="plan">The setup.</param>
 /// <param name="readings">What the transmitter knows of a sensor; null when nothing came of it.</param>
-internal sealed class Voice(SignalPlan plan, Func<SpokenValue, Reading?> readings)
+/// <param name="times">What a timer shows now, by its id; null where that is not known.</param>
+internal sealed class Voice(SignalPlan plan, Func<SpokenValue, Reading?> readings, Func<string, Milliseconds?> times)
 {
     private readonly List<Utterance> waiting = [];
 
@@ -91,6 +93,8 @@ internal sealed class Voice(SignalPlan plan, Func<SpokenValue, Reading?> reading
         var asked = made.Rank == SpeechRank.Value;
         if (asked && made.When is { } when && !plan.Model.Holds(memory, when))
             return null;
+        if (made.Timer is { } timer)
+            return times(timer) is { } shows ? $"{made.Says} {TimerWords.Said(shows)}" : made.Says;
         if (made.Value is not { } value)
             return made.Says;
         var sensor = plan.Setup.Model.Sensors[value.Sensor];

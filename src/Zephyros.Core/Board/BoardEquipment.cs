@@ -20,4 +20,8 @@ public sealed record BoardEquipment
     /// <summary>A position receiver: it measures distance home, and counts satellites.</summary>
     [Description("True with a position receiver, which measures distance home and counts satellites.")]
     public bool PositionReceiver { get; init; }
+
+    /// <summary>An analogue input is on, from which it reads the strength of the signal.</summary>
+    [Description("True while an analogue input is on, from which the board reads the strength of the signal.")]
+    public bool AnalogueSignal { get; init; }
 }

@@ -58,9 +58,11 @@ public static class Removals
                     Model = model with { Announcements = model.Announcements.Remove(id) },
                 }
             ),
-            ["", "model", "timers", var id] when model.Timers.TryGetValue(id, out var timer) => Alone(
+            ["", "model", "timers", var id] when model.Timers.TryGetValue(id, out var timer) => Named(
                 setup,
                 $"Remove {timer.Label}",
+                ReferenceKind.Timer,
+                id,
                 setup with
                 {
                     Model = model with { Timers = model.Timers.Remove(id) },

@@ -19,7 +19,8 @@ public sealed class GaugesCrowded : IFindingRule
             .ToLookup(s => s.Value.Gauge!.Page);
         foreach (var page in pages.Where(p => p.Count() > Most).OrderBy(p => p.Key))
         {
-            var (last, sensor) = page.Last();
+            // The battery stays where it is looked for.
+            var (last, sensor) = page.OrderBy(s => s.Value.Measures != SensorSubject.Voltage).Last();
             var room = Enumerable.Range(1, SensorGauge.Pages).FirstOrDefault(p => pages[p].Count() < Most);
             yield return SensorFaults.About(
                 "gauges-crowded",

@@ -24,7 +24,7 @@ public sealed class WarningWithLoss : IFindingRule
     public IEnumerable<Finding> Examine(SignalPlan plan)
     {
         var setup = plan.Setup;
-        var warnings = SignalTest.Of(setup).Where(w => w.Sensor.Measures != SensorSubject.DownLinkQuality).ToArray();
+        var warnings = SignalTest.Of(setup).Where(IsUpLink).ToArray();
         if (warnings.Length == 0)
             yield break;
         var link = setup.Air;
@@ -55,6 +55,12 @@ public sealed class WarningWithLoss : IFindingRule
             Fixes = [.. Fixes(setup, id, condition, test, sensor, speed)],
         };
     }
+
+    // A strength in percent is no power: nothing follows from it.
+    private static bool IsUpLink(SignalTest warning) =>
+        warning.Sensor
+            is { Measures: SensorSubject.LinkQuality }
+                or { Measures: SensorSubject.Strength, Unit: not "%" };
 
     private static Decibels Margin(LinkSettings link, Sensor sensor, Reading limit) =>
         sensor.Measures == SensorSubject.Strength

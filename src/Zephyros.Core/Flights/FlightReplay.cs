@@ -34,7 +34,7 @@ public sealed class FlightReplay
         model = new ReplayModel(plan.Model, FlightHands.Of(setup)) { TelemetryLost = hearing.Never };
         heard = new HeardReadings(plan.Model.Sensors);
         announcer = new Announcer(plan);
-        voice = new Voice(plan, heard.Spoken);
+        voice = new Voice(plan, heard.Spoken, _ => null);
         Silent = [.. SilentOf(plan)];
         tracks = alarms.ToDictionary(a => a, _ => new HoldingTrack(), StringComparer.Ordinal);
     }

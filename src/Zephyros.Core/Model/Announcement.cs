@@ -26,6 +26,11 @@ public sealed record Announcement
     [Description("The reading that is spoken after the words; without one the words are all.")]
     public SpokenValue? Value { get; init; }
 
+    /// <summary>The id of the timer whose time is spoken after the words; null when none is, or a reading.</summary>
+    [Description("The id of the timer whose time is spoken after the words, instead of a reading.")]
+    [StringLength(80, MinimumLength = 1)]
+    public string? Timer { get; init; }
+
     /// <summary>What that tells the pilot.</summary>
     [Description("What that tells the pilot; the proof holds the announcement to it.")]
     public required AnnouncementSubject About { get; init; }

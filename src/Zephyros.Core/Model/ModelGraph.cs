@@ -76,6 +76,7 @@ public sealed class ModelGraph
             ReferenceKind.Condition => new(NodeKind.Condition, reference.Id),
             ReferenceKind.Sensor => new(NodeKind.Sensor, reference.Id),
             ReferenceKind.State => ModelNode.ActiveState,
+            ReferenceKind.Timer => new(NodeKind.Timer, reference.Id),
         };
 
     private void Add(ModelNode node)

@@ -126,6 +126,8 @@ public static class ModelReferences
                 yield return new($"{place}/when", ReferenceKind.Condition, when, owner, false);
             if (announcement.Value is { } value)
                 yield return new($"{place}/value/sensor", ReferenceKind.Sensor, value.Sensor, owner, false);
+            if (announcement.Timer is { } timer)
+                yield return new($"{place}/timer", ReferenceKind.Timer, timer, owner, false);
         }
     }
 

@@ -93,7 +93,11 @@ public sealed class ModelWords(Transmitter transmitter, TransmitterModel model)
     /// <summary>What an announcement says and when, as a sentence.</summary>
     public string Of(Announcement made)
     {
-        var value = made.Value is { } spoken ? $" and {Reading(spoken.Reading)} of {Sensor(spoken.Sensor)}" : "";
+        var value =
+            made.Value is { } spoken ? $" and {Reading(spoken.Reading)} of {Sensor(spoken.Sensor)}"
+            : made.Timer is { } timer
+                ? $" and the time of {(model.Timers.TryGetValue(timer, out var own) ? own.Label : timer)}"
+            : "";
         return made switch
         {
             { When: null } => $"“{made.Says}”{value}, when telemetry tells it.",

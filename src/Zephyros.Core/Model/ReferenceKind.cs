@@ -17,4 +17,7 @@ public enum ReferenceKind
 
     /// <summary>A flight state.</summary>
     State,
+
+    /// <summary>A timer.</summary>
+    Timer,
 }

@@ -13,6 +13,9 @@ public sealed class SpokenOnSwitch : IReadyMade
 
     private const int LongestLabel = 30;
 
+    // No sensor has such an id.
+    private const string TimerOption = "timer/";
+
     /// <inheritdoc />
     public string Id => "spoken-on-switch";
 
@@ -28,7 +31,13 @@ public sealed class SpokenOnSwitch : IReadyMade
     public IReadOnlyList<Parameter> Parameters(Setup setup)
     {
         var switches = Workshop.Controls(setup, c => c.NamedPositions.Count > 1);
-        var sensors = SensorOptions.Of(setup, _ => true);
+        Option[] sensors =
+        [
+            .. SensorOptions.Of(setup, _ => true),
+            .. setup
+                .Model.Timers.OrderBy(t => t.Key, StringComparer.Ordinal)
+                .Select(t => new Option(TimerOption + t.Key, $"{t.Value.Label}: what the timer shows")),
+        ];
         return
         [
             new("while", "While", ParameterKind.Positions, "") { Options = switches },
@@ -59,6 +68,14 @@ public sealed class SpokenOnSwitch : IReadyMade
         if (at is null || wanted.Problems.Count > 0)
             return null;
         var work = new Workshop(setup);
+        if (sensor.StartsWith(TimerOption, StringComparison.Ordinal))
+        {
+            var timer = sensor[TimerOption.Length..];
+            var name = setup.Model.Timers[timer].Label;
+            work.Announce(name, work.Condition($"Speak {name}", at.Test), new(every * 1000), null, timer);
+            return new Built(work.Setup, []);
+        }
+
         // With a word before it, it must still fit what says it.
         var label = setup.Model.Sensors[sensor].Label;
         label = label.Length > LongestLabel ? label[..LongestLabel].TrimEnd() : label;

@@ -134,7 +134,7 @@ internal sealed class Workshop(Setup setup)
     }
 
     /// <summary>Lets the transmitter say something while a condition holds: an announcement that is there for it already is replaced.</summary>
-    public void Announce(string says, string condition, Milliseconds every, SpokenValue? value)
+    public void Announce(string says, string condition, Milliseconds every, SpokenValue? value, string? timer = null)
     {
         var same = Setup
             .Model.Announcements.Where(a => a.Value.When == condition && a.Value.About == AnnouncementSubject.Other)
@@ -149,6 +149,7 @@ internal sealed class Workshop(Setup setup)
             When = condition,
             Every = every,
             Value = value,
+            Timer = timer,
         };
         Change(m => m with { Announcements = m.Announcements.SetItem(id, made) });
     }

@@ -53,7 +53,13 @@ public static class SensorSearch
     /// <param name="setup">The setup.</param>
     /// <param name="found">The keys of what was found; unknown ones count for nothing.</param>
     /// <param name="others">How many were found besides, which nothing here explains.</param>
-    public static IReadOnlyList<ReturnObstacle> Diagnose(Setup setup, IReadOnlySet<string> found, int others)
+    /// <param name="onUsb">True when the craft has its power from USB alone.</param>
+    public static IReadOnlyList<ReturnObstacle> Diagnose(
+        Setup setup,
+        IReadOnlySet<string> found,
+        int others,
+        bool onUsb = false
+    )
     {
         var expected = Expected(setup);
         var missing = expected.Where(e => !found.Contains(e.Key)).ToArray();
@@ -64,6 +70,7 @@ public static class SensorSearch
             : missing.Select(m => Missing(setup, m));
         return
         [
+            .. onUsb ? OnUsb(setup) : [],
             .. reasons,
             .. others > 0
                 ? new[]
@@ -78,7 +85,8 @@ public static class SensorSearch
         ];
     }
 
-    private static string Key(SensorOrigin origin, SensorSubject subject) => $"{origin}/{subject}".ToLowerInvariant();
+    /// <summary>The key of a reading by who measures it.</summary>
+    internal static string Key(SensorOrigin origin, SensorSubject subject) => $"{origin}/{subject}".ToLowerInvariant();
 
     private static ExpectedSensor One(Setup setup, SensorOrigin origin, SensorSubject subject) =>
         new(
@@ -92,6 +100,22 @@ public static class SensorSearch
                     .Order(StringComparer.Ordinal),
             ]
         );
+
+    // Without the flight battery there is nothing to measure; what is read nevertheless is put right at the board, not at the transmitter.
+    private static IEnumerable<ReturnObstacle> OnUsb(Setup setup)
+    {
+        yield return new(
+            "The craft has its power from USB alone: receiver and sensors may have none, and the battery's voltage reads 0. Propellers off, connect the flight battery, and search again.",
+            "/board/equipment",
+            Station.Board
+        );
+        if (setup.Board.Equipment.CurrentSensor)
+            yield return new(
+                "Amperes on USB alone mean nothing: a current sensor is calibrated under load, at the board and never at the transmitter.",
+                "/board/equipment/currentSensor",
+                Station.Board
+            );
+    }
 
     private static IEnumerable<ReturnObstacle> Nothing(Setup setup)
     {

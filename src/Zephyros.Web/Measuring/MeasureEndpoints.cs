@@ -29,6 +29,7 @@ internal static class MeasureEndpoints
         Question<SweepsRequest, EndpointView>(setups, "sweeps", "SolveSweeps", Sweeps);
         Question<PositionsRequest, PositionAnswer>(setups, "positions", "SolvePositions", Positions);
         Question<SensorSearchRequest, ReturnObstacle[]>(setups, "sensor-search", "DiagnoseSensors", Sensors);
+        Question<SensorListRequest, SensorListing>(setups, "sensor-list", "ReadSensorList", List);
         Question<SensorUnitRequest, SetupEdit>(setups, "sensor-unit", "PutSensorInUnit", Unit);
         Question<TypedRoutineRequest, RoutineState>(setups, "typed-routine", "FollowTyped", Typed);
         setups
@@ -117,8 +118,13 @@ internal static class MeasureEndpoints
                 [new SetupProblem("/others", $"None or more others were found, not {asked.Others}.")]
             )
             : TypedResults.Ok(
-                SensorSearch.Diagnose(setup, asked.Found.ToHashSet(StringComparer.Ordinal), asked.Others).ToArray()
+                SensorSearch
+                    .Diagnose(setup, asked.Found.ToHashSet(StringComparer.Ordinal), asked.Others, asked.OnUsb)
+                    .ToArray()
             );
+
+    private static IResult List(SensorListRequest asked, Setup setup) =>
+        TypedResults.Ok(SensorListing.Read(setup, asked.Text));
 
     private static IResult Unit(SensorUnitRequest asked, Setup setup) =>
         setup.Model.Sensors.ContainsKey(asked.Sensor)

@@ -1,11 +1,15 @@
 using System.Collections.Immutable;
 using CsCheck;
 using Zephyros.Core.Bench;
+using Zephyros.Core.Edits;
+using Zephyros.Core.Findings;
 using Zephyros.Core.Hands;
 using Zephyros.Core.Model;
 using Zephyros.Core.Model.Logic;
 using Zephyros.Core.Model.Speech;
 using Zephyros.Core.Setups;
+using Zephyros.Core.Setups.Validation;
+using Zephyros.Core.Tests.Findings;
 using Zephyros.Core.Units;
 
 namespace Zephyros.Core.Tests.Bench;
@@ -130,6 +134,35 @@ public sealed class VoiceTests
         bench.AdvanceTo(TimeSpan.FromSeconds(1.9));
         Assert.Equal([(0.0, Things[0].Says), (5.0 * Word, Things[3].Says)], Times(bench.Log.After(0)));
     }
+
+    [Fact]
+    public void A_switch_asks_for_the_time_of_a_timer()
+    {
+        var setup = ReturnFaults.Right.ReadyMade(
+            "spoken-on-switch",
+            ("while", "right-back-switch:2"),
+            ("sensor", "timer/flight-time")
+        );
+        Assert.Empty(SetupValidator.Check(setup));
+        Assert.Empty(Examination.Of(setup));
+        Assert.Contains("the time of Flight time", new ModelWords(setup.Transmitter, setup.Model).Of(Spoken(setup)));
+        Assert.NotEmpty(Removals.Of(setup, "/model/timers/flight-time")!.NeededBy);
+        var bench = new BenchRun(setup);
+        bench.AdvanceTo(TimeSpan.FromSeconds(3));
+        bench.Move("left-shoulder", 2);
+        bench.AdvanceTo(TimeSpan.FromSeconds(4));
+        bench.Move("throttle", 0);
+        bench.AdvanceTo(TimeSpan.FromSeconds(69.5));
+        bench.Move("right-back-switch", 2);
+        bench.AdvanceTo(TimeSpan.FromSeconds(70));
+        Assert.Equal("Flight time 1 minute 5 seconds", bench.Said()!.Text);
+        var other = setup.WithAnnouncement("flight-time", a => a with { Value = new() { Sensor = "voltage" } });
+        Assert.Contains(SetupValidator.Check(other), p => p.Place == "/model/announcements/flight-time/timer");
+        var missing = setup.WithAnnouncement("flight-time", a => a with { Timer = "nobody" });
+        Assert.Contains(SetupValidator.Check(missing), p => p.Reason == "The model has no timer \"nobody\".");
+    }
+
+    private static Announcement Spoken(Setup setup) => setup.Model.Announcements["flight-time"];
 
     private static IEnumerable<(double, string)> Times(IEnumerable<LogEntry> log) =>
         log.Where(e => e.Kind == LogKind.Said).Select(e => (e.At.Value, e.Text));

@@ -17,6 +17,10 @@ internal static class SensorSetups
             ["sensor-unused:height"] = With("height", s => s with { Gauge = null }),
             ["sensor-unit-off:voltage"] = ReturnFaults.Voltage(v => v with { Unit = "mV" }),
             ["search-left-running"] = ReturnFaults.Right.InModel(m => m with { Searching = true }),
+            ["level-under-residue:signal-low"] = InPercent(110)
+                .WithCondition("signal-low", PlantedFaults.Sensed("percent", Relation.Below, 12))
+                .WithAnnounced("signal-low"),
+            ["analogue-signal-left-on"] = Analogue(GogglesSetups.OnChannel(GogglesSetups.Right)),
             ["implausible-limit:signal-low:instead"] = ReturnFaults.Weak(45, 38, SensorSubject.Strength),
         };
 
@@ -31,6 +35,7 @@ internal static class SensorSetups
                     All(At("left-front-inner", 3), PlantedFaults.Sensed("height", Relation.Above, 100))
                 )
                 .WithOverride("beeper", "high", 100),
+            ["an analogue input that is the only one"] = Analogue(ReturnFaults.Right),
             ["a height in feet"] = With("height", s => s with { Unit = "ft" }),
         };
 
@@ -48,6 +53,26 @@ internal static class SensorSetups
                         Highest = new(110),
                         Bench = new(90),
                         Gauge = Gauge(0, top) with { Page = 3 },
+                    }
+                ),
+            }
+        );
+
+    private static Setup Analogue(Setup setup) =>
+        setup.WithBoard(b => b with { Equipment = b.Equipment with { AnalogueSignal = true } });
+
+    private static Setup WithAnnounced(this Setup setup, string condition) =>
+        setup.InModel(m =>
+            m with
+            {
+                Announcements = m.Announcements.Add(
+                    condition,
+                    new Announcement
+                    {
+                        Says = "Signal low",
+                        About = AnnouncementSubject.Other,
+                        When = condition,
+                        Every = new(3000),
                     }
                 ),
             }

@@ -144,4 +144,40 @@ public sealed class ReturnPlanTests
         Assert.Equal(["/model/sensors"], Places(Demo.Sandpiper, 0, e => e.Key != "receiver/voltage"));
         Assert.Equal(["/board/equipment"], Places(Demo.Sandpiper, 1, _ => true));
     }
+
+    [Fact]
+    public void On_usb_alone_the_battery_is_missed_first_and_amperes_mean_nothing()
+    {
+        var all = SensorSearch.Expected(Demo.Sandpiper).Select(e => e.Key).ToHashSet(StringComparer.Ordinal);
+        var said = SensorSearch.Diagnose(Demo.Sandpiper, all, 0, onUsb: true);
+        Assert.Equal(["/board/equipment", "/board/equipment/currentSensor"], said.Select(r => r.Place));
+        var without = Demo.Sandpiper.WithBoard(b => b with { Equipment = b.Equipment with { CurrentSensor = false } });
+        Assert.Single(SensorSearch.Diagnose(without, all, 0, onUsb: true), r => r.Place == "/board/equipment");
+    }
+
+    [Fact]
+    public void A_list_as_a_transmitter_shows_it_is_read_by_words_and_units()
+    {
+        var read = SensorListing.Read(
+            Demo.Sandpiper,
+            "Quality 98%\r\nStrength -62dBm\n\n  Receiver 5.0V\nPack 24.6V\nCurrent 0.4A\nUsed 12mAh\nAlt 3 m\nPack 24.5V\nFuel\n<b>Sats</b> 9"
+        );
+        Assert.Equal(
+            [
+                "receiver/linkquality",
+                "receiver/strength",
+                "receiver/voltage",
+                "board/voltage",
+                "board/current",
+                "board/chargeused",
+                "board/height",
+                "board/satellites",
+            ],
+            read.Found
+        );
+        Assert.Equal(["Pack 24.5V", "Fuel"], read.Others);
+        Assert.Empty(SensorListing.Read(Demo.Sandpiper, " \n\t\n").Others);
+        var many = string.Concat(Enumerable.Repeat("Fuel\n", 2 * SensorListing.MostLines));
+        Assert.Equal(SensorListing.MostLines, SensorListing.Read(Demo.Sandpiper, many).Others.Count);
+    }
 }

@@ -15,7 +15,7 @@ public static class SpeechRanks
             or AnnouncementSubject.SignalBack
             or AnnouncementSubject.Mode => SpeechRank.Change,
             AnnouncementSubject.Other => FollowsReading(graph, made) ? SpeechRank.Alarm
-            : made.Value is null ? SpeechRank.Notice
+            : made is { Value: null, Timer: null } ? SpeechRank.Notice
             : SpeechRank.Value,
         };
 

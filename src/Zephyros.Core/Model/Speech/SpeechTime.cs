@@ -1,6 +1,7 @@
 using System.Globalization;
 using System.Text.RegularExpressions;
 using Humanizer;
+using Zephyros.Core.Model.Timers;
 using Zephyros.Core.Units;
 
 namespace Zephyros.Core.Model.Speech;
@@ -8,6 +9,9 @@ namespace Zephyros.Core.Model.Speech;
 /// <summary>How long something takes to be spoken: as long as its words, with figures spoken as English speaks them.</summary>
 public static partial class SpeechTime
 {
+    // A flight of ten minutes.
+    private static readonly Milliseconds LongestTime = new(599_000);
+
     private static readonly char[] BetweenWords = [' ', '-'];
 
     /// <summary>How long a text takes.</summary>
@@ -29,6 +33,8 @@ public static partial class SpeechTime
                     $"{made.Says} {SpokenFigures.Of(sensor, sensor.Kept(r))}"
                 ),
             ];
+        if (made.Timer is not null)
+            texts = [$"{made.Says} {TimerWords.Said(LongestTime)}"];
         var tone = made.Tone is { } before ? ToneSweep.Of(before).Length : default;
         return new Milliseconds(texts.Max(t => Of(t, word).Value)) + tone;
     }

@@ -187,6 +187,10 @@ internal static class ModelValidator
             problems.Add(new($"{place}/when", "A condition must be named: the board reports nothing of this kind."));
         if (announcement.When is null && announcement.Every is not null)
             problems.Add(new($"{place}/every", "Only what a condition sets off is said again; a report arrives once."));
+        if (announcement is { Timer: not null, Value: not null })
+            problems.Add(
+                new($"{place}/timer", "After the words a reading is spoken or the time of a timer, not both.")
+            );
         if (announcement.Function is not { } function)
             return;
         if (announcement.About != AnnouncementSubject.Mode)
@@ -235,6 +239,7 @@ internal static class ModelValidator
             ReferenceKind.Channel => setup.Model.Channels.ContainsKey(reference.Id),
             ReferenceKind.Condition => setup.Model.Conditions.ContainsKey(reference.Id),
             ReferenceKind.Sensor => setup.Model.Sensors.ContainsKey(reference.Id),
+            ReferenceKind.Timer => setup.Model.Timers.ContainsKey(reference.Id),
             ReferenceKind.State => setup.Model.States.ContainsKey(reference.Id),
         };
 
@@ -245,6 +250,7 @@ internal static class ModelValidator
             ReferenceKind.State => $"The model has no flight state \"{reference.Id}\".",
             ReferenceKind.Channel => $"The model has no channel \"{reference.Id}\".",
             ReferenceKind.Condition => $"The model has no condition \"{reference.Id}\".",
+            ReferenceKind.Timer => $"The model has no timer \"{reference.Id}\".",
             ReferenceKind.Sensor => $"The model has no sensor \"{reference.Id}\".",
         };
 }

@@ -11,6 +11,7 @@ const PIECES: readonly { member: keyof Equipment; piece: string; measures: strin
   { member: 'divider', piece: 'a divider', measures: 'battery voltage' },
   { member: 'currentSensor', piece: 'a current sensor', measures: 'current and charge used' },
   { member: 'barometer', piece: 'a barometer', measures: 'height' },
+  { member: 'analogueSignal', piece: 'an analogue signal input', measures: 'the signal at a pin' },
   { member: 'positionReceiver', piece: 'a position receiver', measures: 'distance home and satellites' },
 ];
 
@@ -57,7 +58,7 @@ export function EquipmentRow({ setup, changes }: { setup: Setup; changes: Change
             checked={equipment[member] ?? false}
             onChange={(event) =>
               put(
-                `The board has ${event.target.checked ? piece : piece.replace(/^a/, 'no')}`,
+                `The board has ${event.target.checked ? piece : piece.replace(/^an?/, 'no')}`,
                 ['equipment', member],
                 event.target.checked,
               )

@@ -1,4 +1,4 @@
-import { useQuery } from '@tanstack/react-query';
+import { useMutation, useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { answer, api } from '../../api/client';
@@ -23,13 +23,25 @@ export function SearchPart({ id, setup, view, changes }: Props) {
   const { expected, simulated } = view.return;
   const [ticked, setTicked] = useState<readonly string[] | null>(null);
   const [others, setOthers] = useState(0);
+  const [onUsb, setOnUsb] = useState(false);
+  const read = useMutation({
+    mutationFn: (text: string) =>
+      answer(api.POST('/api/setups/{id}/sensor-list', { params: { path: { id } }, body: { text } })),
+    onSuccess: (list) => {
+      setTicked(list.found);
+      setOthers(list.others.length);
+    },
+  });
   const searching = setup.model.searching ?? false;
   const found = ticked ?? [];
   const reasons = useQuery({
-    queryKey: ['setup', id, 'sensor-search', found, others],
+    queryKey: ['setup', id, 'sensor-search', found, others, onUsb],
     queryFn: () =>
       answer(
-        api.POST('/api/setups/{id}/sensor-search', { params: { path: { id } }, body: { found: [...found], others } }),
+        api.POST('/api/setups/{id}/sensor-search', {
+          params: { path: { id } },
+          body: { found: [...found], others, onUsb },
+        }),
       ),
     enabled: ticked !== null,
   });
@@ -57,7 +69,44 @@ export function SearchPart({ id, setup, view, changes }: Props) {
         <Button onClick={() => setTicked([...simulated])}>Search on the bench</Button>
         <Button onClick={() => setTicked([])}>It found nothing</Button>
         <NumberField label="Found besides" unit="others" value={others} min={0} max={100} onCommit={setOthers} />
+        <label className="flex min-h-9 items-center gap-2">
+          <input
+            type="checkbox"
+            className="size-5 accent-sea"
+            checked={onUsb}
+            onChange={(event) => setOnUsb(event.target.checked)}
+          />
+          power from USB alone
+        </label>
       </div>
+      <details className="mb-3 max-w-3xl">
+        <summary className="target min-h-8 cursor-pointer font-semibold">Type or paste what it lists</summary>
+        <form
+          className="mt-1 flex flex-col items-start gap-2"
+          onSubmit={(event) => {
+            event.preventDefault();
+            read.mutate(new FormData(event.currentTarget).get('list') as string);
+          }}
+        >
+          <label className="flex w-full flex-col gap-0.5 text-sm text-soft">
+            One sensor a line
+            <textarea
+              name="list"
+              rows={5}
+              maxLength={20_000}
+              className="rounded border border-edge bg-sheet p-2 font-mono text-base text-ink"
+            />
+          </label>
+          <Button type="submit" look="solid">
+            Read the list
+          </Button>
+        </form>
+        <p role="status" className="mt-1">
+          {read.data &&
+            `${read.data.found.length} of these should be there${read.data.others.length > 0 ? `; not known here: ${read.data.others.join(', ')}` : ''}.`}
+          {read.error && <b className="text-rust">{read.error.message}</b>}
+        </p>
+      </details>
       <ul className="max-w-3xl">
         {expected.map((sensor) => (
           <li key={sensor.key} className="border-b border-hair">

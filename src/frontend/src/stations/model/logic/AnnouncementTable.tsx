@@ -24,6 +24,7 @@ interface Props {
 /** What a select offers for the board's own report; a condition cannot have this id. */
 const REPORT = '';
 const MODE = 'mode/';
+const TIMER = 'timer/';
 
 const NO_TONE = 'none';
 const TONES = [
@@ -64,6 +65,8 @@ export function AnnouncementTable({ setup, view, changes }: Props) {
     },
     ...listed(conditions).map(([key, c]) => ({ value: key, label: `“${c.label}” begins to hold` })),
   ];
+  const timerName = (timer: string) => setup.model.timers?.[timer]?.label ?? timer;
+  const followName = (v: string) => (v.startsWith(TIMER) ? timerName(v.slice(TIMER.length)) : sensorName(v));
   const sensorName = (sensor: string) => setup.model.sensors?.[sensor]?.label ?? sensor;
   const firstCondition = listed(conditions)[0]?.[0];
   const [open, setOpen] = useState<string | null>(null);
@@ -91,6 +94,7 @@ export function AnnouncementTable({ setup, view, changes }: Props) {
                 says={
                   <>
                     {made.tone && `after a ${made.tone} tone `}
+                    {made.timer && `with the time of ${timerName(made.timer)} `}
                     {made.value && `with ${READINGS[made.value.reading ?? 'now']} of ${sensorName(made.value.sensor)} `}
                     {made.about === 'other'
                       ? 'is said '
@@ -126,19 +130,24 @@ export function AnnouncementTable({ setup, view, changes }: Props) {
                 />
                 <SelectField
                   label="and then"
-                  value={made.value?.sensor ?? ''}
+                  value={made.timer ? TIMER + made.timer : (made.value?.sensor ?? '')}
                   options={[
                     { value: '', label: 'nothing' },
                     ...listed(setup.model.sensors).map(([sensor, { label }]) => ({
                       value: sensor,
                       label: `the reading of ${label}`,
                     })),
+                    ...listed(setup.model.timers).map(([timer, { label }]) => ({
+                      value: TIMER + timer,
+                      label: `the time of ${label}`,
+                    })),
                   ]}
                   onChange={(v) =>
-                    put(v === '' ? `“${made.says}” without a value` : `“${made.says}” and ${sensorName(v)}`, id, {
-                      ...made,
-                      value: v === '' ? undefined : { ...made.value, sensor: v },
-                    })
+                    put(
+                      v === '' ? `“${made.says}” without a value` : `“${made.says}” and ${followName(v)}`,
+                      id,
+                      followed(made, v),
+                    )
                   }
                 />
                 {made.value && (
@@ -245,6 +254,16 @@ function FirstWords({ onSay }: { onSay: (says: string) => void }) {
       <Button onClick={() => onSay('')}>Not now</Button>
     </form>
   );
+}
+
+/** The announcement with something else after its words: nothing, a reading, or the time of a timer. */
+function followed(made: Announcement, value: string): Announcement {
+  const timer = value.startsWith(TIMER) ? value.slice(TIMER.length) : undefined;
+  return {
+    ...made,
+    timer,
+    value: value === '' || timer !== undefined ? undefined : { ...made.value, sensor: value },
+  };
 }
 
 /** The announcement telling something else. What the board does not report needs a condition. */

@@ -79,12 +79,14 @@ function Said({ made, setup, takes }: { made: Announcement; setup: Setup; takes:
   const last = useBenchState((s) => s.log.findLast((e) => e.kind === 'said') ?? null);
   const now = useBenchState((s) => s.message?.snapshot.at ?? 0);
   const speaks = last !== null && last.text.startsWith(made.says) && now - last.at < takes;
-  const sensor = made.value ? setup.model.sensors?.[made.value.sensor]?.label : null;
+  const follows = made.value
+    ? setup.model.sensors?.[made.value.sensor]?.label
+    : made.timer && setup.model.timers?.[made.timer]?.label;
   return (
     <li className="flex items-baseline gap-3 border-b border-hair py-1.5">
       <span className="min-w-0 flex-1 wrap-anywhere">
         <b className={speaks ? 'rounded bg-ochre-wash px-1' : ''}>“{made.says}”</b>
-        {sensor && <span className="text-soft"> and {sensor}</span>}
+        {follows && <span className="text-soft"> and {follows}</span>}
         {made.tone && <span className="text-soft">, after a {made.tone} tone</span>}
       </span>
       <span className="shrink-0 font-mono text-sm whitespace-nowrap">{figure(takes / 1000, 2)} s</span>
