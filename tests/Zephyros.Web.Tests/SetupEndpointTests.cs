@@ -26,8 +26,8 @@ public sealed class SetupEndpointTests : IDisposable
         var list = await JsonAsync(await SendAsync(client, HttpMethod.Get, "/api/setups"));
         Assert.Equal(["gannet", "sandpiper", "wren"], list.AsArray().Select(s => (string)s!["id"]!));
         Assert.Equal("Throttle arrives as roll", (string)list[1]!["lines"]![0]!["title"]!);
-        // Wren's five planted faults; what its proof says besides comes later.
-        string[] stations = ["model", "model", "model", "model", "return"];
+        // Wren's six planted faults; what its proof says besides comes later.
+        string[] stations = ["model", "model", "model", "model", "return", "return"];
         Assert.Equal(
             stations,
             list[2]!["lines"]!.AsArray().Where(l => l!["station"] is not null).Select(l => (string)l!["station"]!)

@@ -30,6 +30,7 @@ const PAGES = [
   '/craft/sandpiper/return',
   '/craft/sandpiper/return?part=battery',
   '/craft/sandpiper/return?part=alarms',
+  '/craft/sandpiper/return?part=voice',
   '/craft/gannet/return?part=timers',
   '/craft/gannet/return?part=goggles',
   '/craft/sandpiper/return?part=search',

@@ -29,15 +29,12 @@ public sealed record SensorListing(IReadOnlyList<string> Found, IReadOnlyList<st
 
     /// <summary>Reads a list.</summary>
     /// <param name="setup">The setup.</param>
-    /// <param name="text">The list; lines beyond <see cref="MostLines"/> are left out.</param>
-    public static SensorListing Read(Setup setup, string text)
+    /// <param name="lines">The list; empty lines and those beyond <see cref="MostLines"/> are left out.</param>
+    public static SensorListing Read(Setup setup, IEnumerable<string> lines)
     {
         var (found, others) = (new List<string>(), new List<string>());
         var expected = SensorSearch.Expected(setup).Select(e => e.Key).ToHashSet(StringComparer.Ordinal);
-        foreach (
-            var line in text.Split(['\n', '\r'], StringSplitOptions.RemoveEmptyEntries | StringSplitOptions.TrimEntries)
-                .Take(MostLines)
-        )
+        foreach (var line in lines.Select(l => l.Trim()).Where(l => l.Length > 0).Take(MostLines))
         {
             var words = Words(line);
             var key = Meanings

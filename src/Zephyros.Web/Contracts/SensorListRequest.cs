@@ -1,7 +1,7 @@
-using System.ComponentModel.DataAnnotations;
+using System.Collections.Immutable;
 
 namespace Zephyros.Web.Contracts;
 
 /// <summary>A list of sensors as a transmitter shows it.</summary>
-/// <param name="Text">One sensor a line.</param>
-public sealed record SensorListRequest([property: StringLength(20_000)] string Text);
+/// <param name="Lines">One sensor a line.</param>
+public sealed record SensorListRequest(ImmutableArray<string> Lines);

@@ -124,7 +124,7 @@ internal static class MeasureEndpoints
             );
 
     private static IResult List(SensorListRequest asked, Setup setup) =>
-        TypedResults.Ok(SensorListing.Read(setup, asked.Text));
+        TypedResults.Ok(SensorListing.Read(setup, asked.Lines));
 
     private static IResult Unit(SensorUnitRequest asked, Setup setup) =>
         setup.Model.Sensors.ContainsKey(asked.Sensor)

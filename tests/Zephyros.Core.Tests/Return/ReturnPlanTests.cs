@@ -160,7 +160,9 @@ public sealed class ReturnPlanTests
     {
         var read = SensorListing.Read(
             Demo.Sandpiper,
-            "Quality 98%\r\nStrength -62dBm\n\n  Receiver 5.0V\nPack 24.6V\nCurrent 0.4A\nUsed 12mAh\nAlt 3 m\nPack 24.5V\nFuel\n<b>Sats</b> 9"
+            "Quality 98%|Strength -62dBm|| Receiver 5.0V|Pack 24.6V|Current 0.4A|Used 12mAh|Alt 3 m|Pack 24.5V|Fuel|<b>Sats</b> 9".Split(
+                '|'
+            )
         );
         Assert.Equal(
             [
@@ -176,8 +178,8 @@ public sealed class ReturnPlanTests
             read.Found
         );
         Assert.Equal(["Pack 24.5V", "Fuel"], read.Others);
-        Assert.Empty(SensorListing.Read(Demo.Sandpiper, " \n\t\n").Others);
-        var many = string.Concat(Enumerable.Repeat("Fuel\n", 2 * SensorListing.MostLines));
+        Assert.Empty(SensorListing.Read(Demo.Sandpiper, [" ", "\t"]).Others);
+        var many = Enumerable.Repeat("Fuel", 2 * SensorListing.MostLines);
         Assert.Equal(SensorListing.MostLines, SensorListing.Read(Demo.Sandpiper, many).Others.Count);
     }
 }

@@ -25,8 +25,10 @@ export function SearchPart({ id, setup, view, changes }: Props) {
   const [others, setOthers] = useState(0);
   const [onUsb, setOnUsb] = useState(false);
   const read = useMutation({
-    mutationFn: (text: string) =>
-      answer(api.POST('/api/setups/{id}/sensor-list', { params: { path: { id } }, body: { text } })),
+    mutationFn: (text: string) => {
+      const lines = text.split('\n').map((line) => line.replace(/\s+/g, ' '));
+      return answer(api.POST('/api/setups/{id}/sensor-list', { params: { path: { id } }, body: { lines } }));
+    },
     onSuccess: (list) => {
       setTicked(list.found);
       setOthers(list.others.length);
