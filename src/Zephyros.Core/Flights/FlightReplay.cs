@@ -95,7 +95,8 @@ public sealed class FlightReplay
         {
             if (count++ % Often == 0)
                 cancel.ThrowIfCancellationRequested();
-            PassTo(happening.At);
+            // A hand that moves at the very instant at which the voice has ended comes after what waited.
+            PassTo(happening.At, turn: happening.ByHand);
             now = happening.At;
             if (happening.Matters)
                 Reach();
@@ -106,20 +107,20 @@ public sealed class FlightReplay
                 WorkOut();
         }
 
-        PassTo(hearing.Flight.End + TimeSpan.FromTicks(1));
+        PassTo(hearing.Flight.End, turn: true);
         now = hearing.Flight.End;
         foreach (var track in tracks.Values)
             track.End(now);
     }
 
-    // What comes by itself before then. At the same instant it is as on the bench: what is said again, then the model, and the voice once
-    // all else has been done.
-    private void PassTo(TimeSpan at)
+    // What comes by itself until then. At the same instant it is as on the bench: what is said again, then the model, and the voice once
+    // all else has been done: not before what comes then, where that is not the turn of a hand or the end.
+    private void PassTo(TimeSpan at, bool turn)
     {
         while (true)
         {
             var (again, works, speaks) = (announcer.Next, model.Next, voice.Next);
-            if (speaks < at && speaks < again && speaks < works)
+            if ((turn ? speaks <= at : speaks < at) && speaks < again && speaks < works)
             {
                 now = speaks;
                 Speak(turn: true);

@@ -30,6 +30,9 @@ internal readonly record struct ReplayEvent
     /// <summary>The reading, where one came; null when it is something else.</summary>
     public Reading? Heard => kind == Kind.Reading ? new Reading(value) : null;
 
+    /// <summary>True when a hand does it.</summary>
+    public bool ByHand => kind == Kind.Control;
+
     /// <summary>A reading comes.</summary>
     public static ReplayEvent Read(TimeSpan at, int sensor, double reading, bool matters) =>
         new(at, Kind.Reading, sensor, reading, matters);

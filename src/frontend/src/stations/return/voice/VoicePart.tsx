@@ -33,17 +33,7 @@ export function VoicePart({ setup, view, changes }: Props) {
         The transmitter speaks one thing at a time. What waits is said by its urgency; a value that nobody asks for any
         more is not said, and of a sensor that telemetry no longer brings it says once that it is lost.
       </p>
-      <NumberField
-        label="A word takes"
-        unit="ms"
-        value={word}
-        {...RANGES['transmitter.wordTime']}
-        step={10}
-        onCommit={(v) =>
-          void changes.edit(makeEdit(`A word takes ${v} ms`, setup, [{ path: ['transmitter', 'wordTime'], value: v }]))
-        }
-      />
-      <div className="mt-4 grid max-w-5xl gap-x-10 gap-y-4 xl:grid-cols-2">
+      <div className="grid max-w-5xl gap-x-10 gap-y-4 xl:grid-cols-2">
         {RANKS.map(([rank, name, means]) => {
           const own = announcements.filter(([id]) => view.return.speech[id]?.rank === rank);
           return (
@@ -51,7 +41,7 @@ export function VoicePart({ setup, view, changes }: Props) {
               <h2 id={`rank-${rank}`} className="text-lg leading-tight font-bold">
                 {name} <small className="text-[0.8rem] font-normal text-soft">{means}</small>
               </h2>
-              {own.length === 0 && <p className="text-soft">none</p>}
+              {own.length === 0 && (rank === 'value' ? <ValueOnSwitch /> : <p className="text-soft">none</p>)}
               <ul>
                 {own.map(([id, made]) => (
                   <Said key={id} made={made} setup={setup} takes={view.return.speech[id]?.takes ?? 0} />
@@ -61,16 +51,43 @@ export function VoicePart({ setup, view, changes }: Props) {
           );
         })}
       </div>
-      <p className="mt-4">
-        <Link
-          className="target inline-flex min-h-8 items-center font-semibold underline"
-          to="../model?part=logic"
-          relative="path"
-        >
-          Change what is said, and when
-        </Link>
-      </p>
+      <div className="mt-5 flex flex-wrap items-end gap-x-8 gap-y-3">
+        <NumberField
+          label="A word takes"
+          unit="ms"
+          value={word}
+          {...RANGES['transmitter.wordTime']}
+          step={10}
+          onCommit={(v) =>
+            void changes.edit(
+              makeEdit(`A word takes ${v} ms`, setup, [{ path: ['transmitter', 'wordTime'], value: v }]),
+            )
+          }
+        />
+        <p>
+          <Link
+            className="target inline-flex min-h-8 items-center font-semibold underline"
+            to="../model?part=logic"
+            relative="path"
+          >
+            Change what is said, and when
+          </Link>
+        </p>
+      </div>
     </>
+  );
+}
+
+/** Where nothing is asked for by a switch yet. */
+function ValueOnSwitch() {
+  return (
+    <Link
+      className="target inline-flex min-h-8 items-center font-semibold underline"
+      to="../model?part=ready-made&chain=spoken-on-switch"
+      relative="path"
+    >
+      Spoken value on a switch, ready made
+    </Link>
   );
 }
 
