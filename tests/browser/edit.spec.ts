@@ -34,3 +34,22 @@ test('channels are edited in place and the path follows', async ({ craft }) => {
   await page.getByRole('combobox', { name: 'Channel 8 takes' }).selectOption({ label: 'Right dial' });
   await expect(page.getByRole('button', { name: /^Saved, revision 3/ })).toBeVisible();
 });
+
+test('a fix that is pressed while the findings are renewed waits, and the focus stays', async ({ craft }) => {
+  const page = await craft('wren');
+  const card = (name: string) => page.getByRole('article').filter({ has: page.getByRole('heading', { name }) });
+  const [first, second] = [card('Throttle lock is not enabled'), card('“Battery empty” does not say how low')];
+  await expect(second).toBeVisible();
+  // What is said of the next revision comes late.
+  await page.route(/\/verdict\?|\/verdict$/, async (route) => {
+    await new Promise((resolve) => setTimeout(resolve, 1500));
+    await route.continue();
+  });
+  await first.getByRole('button').first().press('Enter');
+  await expect(page.locator('aside [aria-busy=true]')).toBeVisible();
+  const fix = second.getByRole('button').first();
+  await fix.press('Enter');
+  await expect(fix).toBeFocused();
+  await expect(second).toHaveCount(0);
+  await expect(first).toHaveCount(0);
+});

@@ -7,6 +7,7 @@ import type { Changes } from '../edits/useChanges';
 import { FindingCard } from '../findings/FindingCard';
 import { Button } from '../ui/Button';
 import { EntryCard } from './EntryCard';
+import { useWaitingPress } from './useWaitingPress';
 
 interface Props {
   document: SetupDocument;
@@ -99,11 +100,12 @@ function Told({ document, view, changes }: Pick<Props, 'document' | 'view' | 'ch
   const { id, undoTitle } = document;
   const entries = view?.verdict.entries ?? [];
   const roots = entries.filter((e) => e.causedBy === null);
-  // What was said of the revision before stays in sight until more is known, and nothing can be done with it.
+  // What was said of the revision before stays in sight until more is known; what is pressed meanwhile waits for that.
   const outdated = view !== undefined && view.revision !== document.revision;
+  const wait = useWaitingPress(outdated);
   const right = view?.verdict.word === 'nothing-wrong';
   return (
-    <div className={clsx('flex flex-col gap-3', outdated && 'opacity-60')} inert={outdated}>
+    <div className={clsx('flex flex-col gap-3', outdated && 'opacity-60')} aria-busy={outdated} onClickCapture={wait}>
       {view && view.verdict.sentence !== '' && (
         <div
           className={right ? 'rounded border border-moss bg-moss-wash p-3' : 'rounded border border-line bg-sheet p-3'}
