@@ -6,7 +6,7 @@ import { STATION_NAMES, STATIONS } from '../api/stations';
 export function CraftPath({ lines }: { lines: SetupSummary['lines'] }) {
   const first = STATIONS.findIndex((s) => lines.some((f) => f.station === s && f.level === 'danger'));
   return (
-    <ol className="grid grid-cols-6" aria-label="Path">
+    <ol className="grid grid-cols-7" aria-label="Path">
       {STATIONS.map((station, i) => {
         const here = lines.filter((f) => f.station === station);
         const wrong = first >= 0 && i >= first;
