@@ -102,6 +102,14 @@ internal static class Build
 
     public static NotTest Not(params Test[] of) => new() { Of = [.. of] };
 
+    public static SensorTest Sensed(string sensor, Relation relation, double limit) =>
+        new()
+        {
+            Sensor = sensor,
+            Relation = relation,
+            Limit = new Reading(limit),
+        };
+
     public static AllTest All(params Test[] of) => new() { Of = [.. of] };
 
     public static AnyTest Any(params Test[] of) => new() { Of = [.. of] };

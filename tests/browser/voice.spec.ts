@@ -31,6 +31,27 @@ test('a value is asked for by a switch, waits for its turn, and is said to be lo
   await expect(page.getByRole('article').filter({ hasText: 'is said again before it has been spoken' })).toHaveCount(1);
 });
 
+test('a tone sounds before what is announced, with its pitch', async ({ craft }) => {
+  const page = await craft('gannet', 'model?part=logic');
+  await page.evaluate(() => {
+    const sounded: number[] = [];
+    Object.assign(window, { sounded });
+    speechSynthesis.speak = () => undefined;
+    AudioParam.prototype.linearRampToValueAtTime = function (value) {
+      sounded.push(value);
+      return this;
+    };
+  });
+  await page.getByRole('button', { name: 'Change: “Armed”' }).press('Enter');
+  await page.getByRole('combobox', { name: 'after', exact: true }).selectOption({ label: 'a rising tone' });
+  await expect(page.getByText('after a rising tone tells')).toBeVisible();
+  await page.getByRole('button', { name: 'Voice', exact: true }).press('Enter');
+  await page.keyboard.press('Control+.');
+  await page.keyboard.press('1');
+  await expect(page.getByRole('log')).toContainText('“Armed”');
+  await expect.poll(() => page.evaluate(() => (window as unknown as { sounded: number[] }).sounded)).toEqual([1320]);
+});
+
 test('a burst sags, a unit takes its limits along, and a search is ended, with the keyboard', async ({ craft }) => {
   const page = await craft('sandpiper', 'return?part=battery');
   await page.getByRole('button', { name: 'Burst of full throttle' }).press('Enter');

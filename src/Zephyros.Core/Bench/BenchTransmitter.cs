@@ -1,5 +1,5 @@
 using Zephyros.Core.Board;
-using Zephyros.Core.Model;
+using Zephyros.Core.Model.Speech;
 using Zephyros.Core.Model.Timers;
 using Zephyros.Core.Path;
 using Zephyros.Core.Units;

@@ -1,4 +1,5 @@
 using Zephyros.Core.Model;
+using Zephyros.Core.Model.Speech;
 using Zephyros.Core.Units;
 
 namespace Zephyros.Core.Bench;

@@ -12,7 +12,7 @@ public sealed class AlarmSaidOnce : IFindingRule
 
     /// <inheritdoc />
     public IEnumerable<Finding> Examine(SignalPlan plan) =>
-        from low in BatteryTest.Of(plan.Setup, SensorOrigin.Board)
+        from low in LevelTest.OfBattery(plan.Setup, SensorOrigin.Board)
         from spoken in low.Spoken(plan.Setup)
         where spoken.Value.Every is null
         select new Finding

@@ -23,7 +23,7 @@ public sealed class AlarmTooLate : IFindingRule
             yield break;
         }
 
-        foreach (var low in BatteryTest.Of(plan.Setup, SensorOrigin.Board).Where(l => l.Spoken(plan.Setup).Any()))
+        foreach (var low in LevelTest.OfBattery(plan.Setup, SensorOrigin.Board).Where(l => l.Spoken(plan.Setup).Any()))
         {
             var left = new Percent(100 * NeededLead.LeftAt(model, new Volts(low.Test.Limit.Value), way.Current));
             if (left >= lead.Share)
@@ -37,7 +37,7 @@ public sealed class AlarmTooLate : IFindingRule
                 Place = $"/model/conditions/{low.Id}/test",
                 Title = $"“{low.Condition.Label}” comes too late for the way home",
                 What =
-                    $"At {low.Sensor.Words(low.Test.Limit)} under {way.Current} some {Figures.Plain(left.Value, 0)} % are left; the way home takes {Figures.Plain(lead.Share.Value, 0)} % ({Figures.Plain(lead.Charge.Value, 0)} mAh in {Figures.Plain(lead.Time.TotalSeconds, 0)} s).",
+                    $"At {low.Sensor.LimitWords(low.Test.Limit)} under {way.Current} some {Figures.Plain(left.Value, 0)} % are left; the way home takes {Figures.Plain(lead.Share.Value, 0)} % ({Figures.Plain(lead.Charge.Value, 0)} mAh in {Figures.Plain(lead.Time.TotalSeconds, 0)} s).",
                 Why =
                     "The craft comes down before it is home. What is left at a voltage is our own model of the battery: a flight shows it.",
                 Provenance = Provenance.Own(
@@ -46,7 +46,7 @@ public sealed class AlarmTooLate : IFindingRule
                 MayBeJustified = true,
                 Fixes =
                     lead.Share.Value < 100
-                        ? [new Fix("level", $"Speaks below {level}.", low.At(plan.Setup, level))]
+                        ? [new Fix("level", $"Speaks below {level}.", low.At(plan.Setup, new(level.Value)))]
                         : [],
             };
         }

@@ -1,4 +1,5 @@
 using Zephyros.Core.Model;
+using Zephyros.Core.Model.Speech;
 using Zephyros.Core.Path;
 
 namespace Zephyros.Core.Findings;
@@ -8,13 +9,12 @@ public sealed class AlarmWithoutValue : IFindingRule
 {
     /// <inheritdoc />
     public IEnumerable<Finding> Examine(SignalPlan plan) =>
-        from low in BatteryTest.Of(plan.Setup, SensorOrigin.Board)
+        from low in LevelTest.OfBattery(plan.Setup, SensorOrigin.Board)
         from spoken in low.Spoken(plan.Setup)
         where spoken.Value is { Value: null, Every: not null }
-        select VoiceFaults.About(
-            "alarm-without-value",
-            spoken.Key,
-            "/value",
+        select ReturnCaution.Of(
+            $"alarm-without-value:{spoken.Key}",
+            $"/model/announcements/{spoken.Key}/value",
             $"“{spoken.Value.Says}” does not say how low",
             $"It is repeated while “{low.Condition.Label}” holds, in the same words whatever {low.Sensor.Label} reads.",
             "From words alone nobody hears whether the battery recovers when the throttle comes down, or is worn.",

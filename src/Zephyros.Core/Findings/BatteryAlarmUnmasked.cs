@@ -15,7 +15,7 @@ public sealed class BatteryAlarmUnmasked : IFindingRule
     /// <inheritdoc />
     public IEnumerable<Finding> Examine(SignalPlan plan)
     {
-        foreach (var low in BatteryTest.Of(plan.Setup, SensorOrigin.Board))
+        foreach (var low in LevelTest.OfBattery(plan.Setup, SensorOrigin.Board))
         {
             if (!low.Spoken(plan.Setup).Any() || IsMasked(low.Condition.Test, low.Test))
                 continue;
@@ -34,7 +34,7 @@ public sealed class BatteryAlarmUnmasked : IFindingRule
                 Place = $"/model/conditions/{low.Id}/test",
                 Title = $"“{low.Condition.Label}” holds at every power-up",
                 What =
-                    $"It asks whether {low.Sensor.Label} is below {low.Sensor.Words(low.Test.Limit)}, and nothing leaves out 0 V.",
+                    $"It asks whether {low.Sensor.Label} is below {low.Sensor.LimitWords(low.Test.Limit)}, and nothing leaves out 0 V.",
                 Why =
                     "A board reports 0 V until it has measured, so the alarm speaks each time a battery is connected, and the pilot learns to ignore it.",
                 Provenance = Provenance.Practice("readings below about 1.5 V a cell are left out"),

@@ -21,7 +21,7 @@ public sealed class BatteryLevelOff : IFindingRule
     {
         var craft = plan.Setup.Craft;
         var chemistry = craft.Chemistry;
-        foreach (var low in BatteryTest.Of(plan.Setup, SensorOrigin.Board))
+        foreach (var low in LevelTest.OfBattery(plan.Setup, SensorOrigin.Board))
         {
             var cell = low.Test.Limit.Value / craft.Cells;
             var full = CellVoltages.Full(chemistry);
@@ -37,9 +37,9 @@ public sealed class BatteryLevelOff : IFindingRule
                 Station = Station.Return,
                 Place = $"/model/conditions/{low.Id}/test",
                 Title =
-                    $"“{low.Condition.Label}” asks for {low.Sensor.Words(low.Test.Limit)}, which {craft.Cells} cells do not mean",
+                    $"“{low.Condition.Label}” asks for {low.Sensor.LimitWords(low.Test.Limit)}, which {craft.Cells} cells do not mean",
                 What =
-                    $"{low.Sensor.Words(low.Test.Limit)} are {Figures.Plain(cell)} V for each of {craft.Cells} cells.{Confused(low.Test.Limit, craft.Cells, full)}",
+                    $"{low.Sensor.LimitWords(low.Test.Limit)} are {Figures.Plain(cell)} V for each of {craft.Cells} cells.{Confused(low.Test.Limit, craft.Cells, full)}",
                 Why =
                     cell >= full.Value
                         ? $"A full pack has {new Volts(full.Value * craft.Cells)}, so the condition holds whatever the battery does: the pilot learns to ignore it."
@@ -51,7 +51,7 @@ public sealed class BatteryLevelOff : IFindingRule
                     new Fix(
                         "level",
                         $"Asks for {level}: {craft.Cells} × {CellVoltages.Land(chemistry)}.",
-                        low.At(plan.Setup, level)
+                        low.At(plan.Setup, new(level.Value))
                     ),
                 ],
             };

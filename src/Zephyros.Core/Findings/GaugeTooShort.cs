@@ -28,10 +28,9 @@ public sealed class GaugeTooShort : IFindingRule
                 continue;
             if (gauge.To >= best)
                 continue;
-            yield return SensorFaults.About(
-                "gauge-too-short",
-                id,
-                "/gauge/to",
+            yield return ReturnCaution.Of(
+                $"gauge-too-short:{id}",
+                $"/model/sensors/{id}/gauge/to",
                 $"The gauge of {sensor.Label} ends below {words}",
                 $"It is full at {sensor.Words(gauge.To)}; {words} reads {sensor.Words(best)}.",
                 "The bar stands at its end and does not move while the reading falls.",

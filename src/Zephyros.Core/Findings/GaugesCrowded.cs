@@ -22,10 +22,9 @@ public sealed class GaugesCrowded : IFindingRule
             // The battery stays where it is looked for.
             var (last, sensor) = page.OrderBy(s => s.Value.Measures != SensorSubject.Voltage).Last();
             var room = Enumerable.Range(1, SensorGauge.Pages).FirstOrDefault(p => pages[p].Count() < Most);
-            yield return SensorFaults.About(
-                "gauges-crowded",
-                $"page-{page.Key}",
-                "",
+            yield return ReturnCaution.Of(
+                $"gauges-crowded:page-{page.Key}",
+                $"/model/sensors/{last}/gauge",
                 $"{page.Count()} gauges on page {page.Key} of the display",
                 $"A page shows about {Most}: {string.Join(", ", page.Select(s => s.Value.Label))}.",
                 "Figures that are too small are not read in flight.",
@@ -45,10 +44,7 @@ public sealed class GaugesCrowded : IFindingRule
                             }
                         ),
                     ]
-            ) with
-            {
-                Place = $"/model/sensors/{last}/gauge",
-            };
+            );
         }
     }
 }

@@ -1,36 +1,12 @@
 using Zephyros.Core.Goggles;
 using Zephyros.Core.Setups;
 using Zephyros.Core.Setups.Patches;
-using Zephyros.Core.Units;
 
 namespace Zephyros.Core.Findings;
 
 /// <summary>What the rules about goggles have in common.</summary>
 internal static class GogglesFaults
 {
-    /// <summary>A finding about goggles.</summary>
-    public static Finding About(
-        string key,
-        string place,
-        string title,
-        string what,
-        string why,
-        params IReadOnlyList<Fix> fixes
-    ) =>
-        new()
-        {
-            Key = key,
-            Severity = Severity.Caution,
-            Station = Station.Return,
-            Place = place,
-            Title = title,
-            What = what,
-            Why = why,
-            Provenance = Provenance.Practice(),
-            MayBeJustified = true,
-            Fixes = fixes,
-        };
-
     /// <summary>The fix that changes the goggles.</summary>
     public static Fix Changing(
         Setup setup,

@@ -31,7 +31,7 @@ public sealed class GogglesFirstPage : IFindingRule
                         or GogglesSubject.SignalStrength
             )
         )
-            yield return GogglesFaults.About(
+            yield return ReturnCaution.Of(
                 "goggles-first-page-bare",
                 "/goggles/items",
                 "The goggles show neither voltage nor signal",
@@ -57,7 +57,7 @@ public sealed class GogglesFirstPage : IFindingRule
                 )
             );
         if (first.Length > Most)
-            yield return GogglesFaults.About(
+            yield return ReturnCaution.Of(
                 "goggles-first-page-crowded",
                 "/goggles/items",
                 $"{first.Length} items stand on the first page of the goggles",

@@ -15,7 +15,7 @@ public sealed class GogglesItemEmpty : IFindingRule
         from line in GogglesPlan.Of(plan)?.Lines ?? []
         let obstacle = line.Obstacle
         where obstacle is not null
-        select GogglesFaults.About(
+        select ReturnCaution.Of(
             $"goggles-item-empty:{line.Id}",
             $"/goggles/items/{line.Id}",
             $"{line.Words} stays empty in the goggles",

@@ -22,7 +22,7 @@ public sealed class GogglesOverlap : IFindingRule
                 || right.Item.Column - left.Item.Column >= Width
             )
                 continue;
-            yield return GogglesFaults.About(
+            yield return ReturnCaution.Of(
                 $"goggles-overlap:{left.Id}:{right.Id}",
                 $"/goggles/items/{right.Id}/column",
                 $"{left.Words} and {right.Words.ToLowerInvariant()} stand over each other",

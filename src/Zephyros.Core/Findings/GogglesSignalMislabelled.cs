@@ -20,7 +20,7 @@ public sealed class GogglesSignalMislabelled : IFindingRule
             var right =
                 carried == SensorSubject.Strength ? GogglesSubject.SignalStrength : GogglesSubject.SignalQuality;
             var words = right.Words();
-            yield return GogglesFaults.About(
+            yield return ReturnCaution.Of(
                 $"goggles-signal-mislabelled:{line.Id}",
                 $"/goggles/items/{line.Id}/shows",
                 $"What the goggles call {line.Words.ToLowerInvariant()} is another figure",

@@ -27,7 +27,7 @@ public sealed class GogglesWarningDiffers : IFindingRule
     {
         var setup = plan.Setup;
         var cells = setup.Craft.Cells;
-        var voice = BatteryTest.Of(setup, SensorOrigin.Board).FirstOrDefault(t => t.Spoken(setup).Any());
+        var voice = LevelTest.OfBattery(setup, SensorOrigin.Board).FirstOrDefault(t => t.Spoken(setup).Any());
         if (
             setup.Goggles?.CellWarning is { } shown
             && voice is not null
@@ -36,7 +36,7 @@ public sealed class GogglesWarningDiffers : IFindingRule
             && said < CellVoltages.Full(setup.Craft.Chemistry)
             && Math.Abs(shown.Value - said.Value) > VoltageAgrees.Value
         )
-            yield return GogglesFaults.About(
+            yield return ReturnCaution.Of(
                 "goggles-warning-differs:battery",
                 "/goggles/cellWarning",
                 "Goggles and voice warn of the battery at different levels",
@@ -64,7 +64,7 @@ public sealed class GogglesWarningDiffers : IFindingRule
             || Math.Abs(share.Value - limit.Value) <= SignalAgrees.Value
         )
             yield break;
-        yield return GogglesFaults.About(
+        yield return ReturnCaution.Of(
             "goggles-warning-differs:signal",
             "/goggles/signalWarning",
             "Goggles and voice warn of the signal at different levels",

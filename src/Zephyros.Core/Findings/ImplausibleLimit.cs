@@ -21,35 +21,28 @@ public sealed class ImplausibleLimit : IFindingRule
                 .Select(test => (Test: test, Sensor: plan.Setup.Model.Sensors[test.Sensor]))
                 .Where(t => t.Test.Limit < t.Sensor.Lowest || t.Test.Limit > t.Sensor.Highest);
             foreach (var (test, sensor) in beyond.DistinctBy(t => t.Test.Sensor, StringComparer.Ordinal))
-                yield return Of(plan.Setup, id, condition, test, sensor);
+                yield return Of(plan, id, condition, test, sensor);
         }
     }
 
-    private static Finding Of(Setup setup, string id, Condition condition, SensorTest test, Sensor sensor) =>
+    private static Finding Of(SignalPlan plan, string id, Condition condition, SensorTest test, Sensor sensor) =>
         new()
         {
             Key = $"implausible-limit:{id}:{test.Sensor}",
             Severity = Severity.Danger,
             Station = Station.Model,
             Place = $"/model/conditions/{id}/test",
-            Title = $"{sensor.Label} of {sensor.Words(test.Limit)} is not plausible",
+            Title = $"{sensor.Label} of {sensor.LimitWords(test.Limit)} is not plausible",
             What =
-                $"“{condition.Label}” compares {sensor.Label} with {sensor.Words(test.Limit)}; the sensor means {sensor.Lowest} to {sensor.Words(sensor.Highest)}.",
-            Why =
-                $"{Outcome(setup.Model, id, condition, test, sensor)} A limit typed ten times too large has happened.",
+                $"“{condition.Label}” compares {sensor.Label} with {sensor.LimitWords(test.Limit)}; the sensor means {sensor.Lowest} to {sensor.Words(sensor.Highest)}.",
+            Why = $"{Outcome(plan, id, condition, test, sensor)} A limit typed ten times too large has happened.",
             Provenance = Provenance.Practice("check plausibility"),
             MayBeJustified = true,
-            Fixes = [.. Fixes(setup, id, condition, test, sensor)],
+            Fixes = [.. Fixes(plan.Setup, id, condition, test, sensor)],
         };
 
     // A limit beyond everything that the sensor means is always met, or never.
-    private static string Outcome(
-        TransmitterModel model,
-        string id,
-        Condition condition,
-        SensorTest test,
-        Sensor sensor
-    )
+    private static string Outcome(SignalPlan plan, string id, Condition condition, SensorTest test, Sensor sensor)
     {
         var whole =
             ReferenceEquals(condition.Test, test) || condition.Test is DelayTest { Of: [var only] } && only == test;
@@ -60,8 +53,8 @@ public sealed class ImplausibleLimit : IFindingRule
             return $"This part of the condition holds whatever {sensor.Label} reads.";
         string[] does =
         [
-            .. ConditionEffects.Forced(model, ModelGraph.Of(model), id),
-            .. ConditionEffects.Said(model, id),
+            .. ConditionEffects.Forced(plan.Setup.Model, plan.Model.Graph, id),
+            .. ConditionEffects.Said(plan.Setup.Model, id),
         ];
         var then = does.Length > 0 ? $", and {string.Join(", and ", does)}" : "";
         return $"The condition holds as soon as {sensor.Label} is reported, whatever it reads{then}: the pilot learns to ignore it, and it tells nothing when it is needed.";
@@ -79,10 +72,10 @@ public sealed class ImplausibleLimit : IFindingRule
             };
             yield return new Fix(
                 fix,
-                $"{words}: {sensor.Words(limit)}.",
+                $"{words}: {sensor.LimitWords(limit)}.",
                 ModelEdits.InModel(
                     setup,
-                    $"Limit {sensor.Words(limit)} for “{condition.Label}”",
+                    $"Limit {sensor.LimitWords(limit)} for “{condition.Label}”",
                     m => m with { Conditions = m.Conditions.SetItem(id, changed) }
                 )
             );

@@ -1,6 +1,4 @@
-using Zephyros.Core.Edits;
 using Zephyros.Core.Model;
-using Zephyros.Core.Model.Logic;
 using Zephyros.Core.Path;
 using Zephyros.Core.Units;
 
@@ -27,7 +25,7 @@ public sealed class LevelUnderResidue : IFindingRule
 
     /// <inheritdoc />
     public IEnumerable<Finding> Examine(SignalPlan plan) =>
-        from warning in SignalTest.Of(plan.Setup)
+        from warning in LevelTest.OfSignal(plan.Setup)
         where warning.Sensor is { Measures: SensorSubject.Strength, Unit: "%" } && warning.Test.Limit.Value <= Residue
         let limit = new Reading(First)
         select new Finding
@@ -38,38 +36,13 @@ public sealed class LevelUnderResidue : IFindingRule
             Place = $"/model/conditions/{warning.Id}/test",
             Title = $"“{warning.Condition.Label}” never comes",
             What =
-                $"It asks {warning.Sensor.Label} below {warning.Sensor.Words(warning.Test.Limit)}; about {Figures.Plain(Residue)} % stay when the signal is gone.",
+                $"It asks {warning.Sensor.Label} below {warning.Sensor.LimitWords(warning.Test.Limit)}; about {Figures.Plain(Residue)} % stay when the signal is gone.",
             Why = "The warning is silent while the signal fades, and when it is lost.",
             Provenance = Provenance.Practice(),
             MayBeJustified = true,
             Fixes =
             [
-                new Fix(
-                    "first",
-                    $"Speaks below {warning.Sensor.Words(limit)}.",
-                    ModelEdits.InModel(
-                        plan.Setup,
-                        $"“{warning.Condition.Label}” below {warning.Sensor.Words(limit)}",
-                        m =>
-                            m with
-                            {
-                                Conditions = m.Conditions.SetItem(
-                                    warning.Id,
-                                    warning.Condition with
-                                    {
-                                        Test = TestTrees.Replace(
-                                            warning.Condition.Test,
-                                            warning.Test,
-                                            warning.Test with
-                                            {
-                                                Limit = limit,
-                                            }
-                                        ),
-                                    }
-                                ),
-                            }
-                    )
-                ),
+                new Fix("first", $"Speaks below {warning.Sensor.LimitWords(limit)}.", warning.At(plan.Setup, limit)),
             ],
         };
 }

@@ -1,4 +1,5 @@
 using Zephyros.Core.Model;
+using Zephyros.Core.Model.Speech;
 using Zephyros.Core.Path;
 
 namespace Zephyros.Core.Findings;
@@ -35,10 +36,9 @@ public sealed class LowestTakenForNow : IFindingRule
                         ),
                     ]
                     : [];
-            yield return VoiceFaults.About(
-                "lowest-taken-for-now",
-                id,
-                "/value/reading",
+            yield return ReturnCaution.Of(
+                $"lowest-taken-for-now:{id}",
+                $"/model/announcements/{id}/value/reading",
                 $"“{made.Says}” speaks the {word.ToLowerInvariant()} reading, and does not say so",
                 $"It is the {word.ToLowerInvariant()} that {sensor} has had since the readings were reset.",
                 "Heard in the air it is taken for the reading now: a battery that has recovered seems empty, a signal that is gone seems strong.",

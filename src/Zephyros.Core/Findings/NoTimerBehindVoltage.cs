@@ -16,7 +16,7 @@ public sealed class NoTimerBehindVoltage : IFindingRule
         // One that counts down and is silent has a finding of its own.
         if (setup.Model.Timers.Values.Any(t => t.While is not null && (t.From is not null || !t.Calls.IsEmpty)))
             yield break;
-        if (BatteryTest.Of(setup, SensorOrigin.Board).FirstOrDefault(t => t.Spoken(setup).Any()) is not { } alarm)
+        if (LevelTest.OfBattery(setup, SensorOrigin.Board).FirstOrDefault(t => t.Spoken(setup).Any()) is not { } alarm)
             yield break;
         yield return new Finding
         {

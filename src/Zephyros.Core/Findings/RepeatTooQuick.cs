@@ -14,10 +14,9 @@ public sealed class RepeatTooQuick : IFindingRule
             if (made.Every is not { } every || every.Value > takes.Value)
                 continue;
             var longer = VoiceFaults.RoomFor(takes);
-            yield return VoiceFaults.About(
-                "repeat-too-quick",
-                id,
-                "/every",
+            yield return ReturnCaution.Of(
+                $"repeat-too-quick:{id}",
+                $"/model/announcements/{id}/every",
                 $"“{made.Says}” is said again before it has been spoken",
                 $"It is to be said every {every.Words}, and takes up to {takes.Words}.",
                 "The voice never pauses: nothing else is heard while it lasts, and of this only every other saying comes.",

@@ -14,10 +14,9 @@ public sealed class SensorUnitOff : IFindingRule
         where subject != SensorSubject.Other && !subject.Understands(sensor.Value.Unit)
         // A strength is shown in percent by some transmitters.
         where (subject, sensor.Value.Unit) != (SensorSubject.Strength, "%")
-        select SensorFaults.About(
-            "sensor-unit-off",
-            sensor.Key,
-            "/unit",
+        select ReturnCaution.Of(
+            $"sensor-unit-off:{sensor.Key}",
+            $"/model/sensors/{sensor.Key}/unit",
             $"{sensor.Value.Label} is written in {Named(sensor.Value.Unit)}",
             $"It measures {subject.Words(sensor.Value.MeasuredBy)}, which comes in {Named(subject.Unit())}.",
             "Limits and gauges are in the sensor's unit: one of them means something else than what is read.",

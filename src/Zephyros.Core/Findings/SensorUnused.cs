@@ -24,10 +24,9 @@ public sealed class SensorUnused : IFindingRule
         {
             if (sensor.Gauge is not null || used.Contains(id))
                 continue;
-            yield return SensorFaults.About(
-                "sensor-unused",
-                id,
-                "",
+            yield return ReturnCaution.Of(
+                $"sensor-unused:{id}",
+                $"/model/sensors/{id}",
                 $"Nobody uses {sensor.Label}",
                 "No condition asks for it, nothing speaks it, and the transmitter's display does not show it.",
                 "Sensors left over from another craft or another receiver are mixed up with those that count.",

@@ -1,6 +1,4 @@
-using Zephyros.Core.Edits;
 using Zephyros.Core.Model;
-using Zephyros.Core.Model.Logic;
 using Zephyros.Core.Path;
 using Zephyros.Core.Units;
 
@@ -12,7 +10,7 @@ public sealed class SignalOfWrongKind : IFindingRule
     /// <inheritdoc />
     public IEnumerable<Finding> Examine(SignalPlan plan)
     {
-        var warnings = SignalTest.Of(plan.Setup).ToArray();
+        var warnings = LevelTest.OfSignal(plan.Setup).ToArray();
         if (warnings.Length == 0 || warnings.Any(w => w.Sensor.Measures == SensorSubject.LinkQuality))
             yield break;
         foreach (var warning in warnings.DistinctBy(w => w.Id, StringComparer.Ordinal))
@@ -41,7 +39,7 @@ public sealed class SignalOfWrongKind : IFindingRule
     }
 
     // Where the model has a sensor for it, that is asked at the level of the link's first warning.
-    private static IEnumerable<Fix> Fixes(SignalPlan plan, SignalTest warning)
+    private static IEnumerable<Fix> Fixes(SignalPlan plan, LevelTest warning)
     {
         var setup = plan.Setup;
         if (
@@ -57,29 +55,15 @@ public sealed class SignalOfWrongKind : IFindingRule
         var limit = new Reading(setup.Air.WarnBelow.Value);
         yield return new Fix(
             "quality",
-            $"Asks {sensor.Label} below {sensor.Words(limit)} instead.",
-            ModelEdits.InModel(
+            $"Asks {sensor.Label} below {sensor.LimitWords(limit)} instead.",
+            warning.Asking(
                 setup,
                 $"“{warning.Condition.Label}” asks {sensor.Label}",
-                m =>
-                    m with
-                    {
-                        Conditions = m.Conditions.SetItem(
-                            warning.Id,
-                            warning.Condition with
-                            {
-                                Test = TestTrees.Replace(
-                                    warning.Condition.Test,
-                                    warning.Test,
-                                    warning.Test with
-                                    {
-                                        Sensor = id,
-                                        Limit = limit,
-                                    }
-                                ),
-                            }
-                        ),
-                    }
+                warning.Test with
+                {
+                    Sensor = id,
+                    Limit = limit,
+                }
             )
         );
     }

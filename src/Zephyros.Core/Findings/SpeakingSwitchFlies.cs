@@ -31,18 +31,14 @@ public sealed class SpeakingSwitchFlies : IFindingRule
             if (does.Length == 0)
                 continue;
             var name = setup.Transmitter.Controls[control].Name;
-            yield return VoiceFaults.About(
-                "speaking-switch-flies",
-                $"{id}-{control}",
-                "",
+            yield return ReturnCaution.Of(
+                $"speaking-switch-flies:{id}-{control}",
+                $"/model/conditions/{made.When}/test",
                 $"{name} speaks “{made.Says}”, and flies the craft",
                 $"The same switch works {string.Join(", ", does)}.",
                 "To hear the value the pilot must fly otherwise, and whoever flies otherwise is spoken to.",
                 [.. Fixes(plan, made, control)]
-            ) with
-            {
-                Place = $"/model/conditions/{made.When}/test",
-            };
+            );
         }
     }
 

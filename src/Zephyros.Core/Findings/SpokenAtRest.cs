@@ -23,18 +23,14 @@ public sealed class SpokenAtRest : IFindingRule
             if (resting is null)
                 continue;
             var control = setup.Transmitter.Controls[resting];
-            yield return VoiceFaults.About(
-                "spoken-at-rest",
-                id,
-                "",
+            yield return ReturnCaution.Of(
+                $"spoken-at-rest:{id}",
+                $"/model/conditions/{made.When}/test",
                 $"“{made.Says}” is spoken where {control.Name} rests",
                 $"“{setup.Model.Conditions[made.When!].Label}” holds where the switch is when nothing is wanted of it.",
                 "A voice that always speaks is not listened to, and the pilot has nowhere to put the switch to have silence.",
                 [.. Fixes(plan, made, control)]
-            ) with
-            {
-                Place = $"/model/conditions/{made.When}/test",
-            };
+            );
         }
     }
 

@@ -24,18 +24,14 @@ public sealed class TimerButtonShared : IFindingRule
                     .Select(c => $"channel {c.Channel.Label}")
                     .ToArray();
                 if (others.Length > 0)
-                    yield return TimerFaults.About(
-                        "timer-button-shared",
-                        $"{id}-{control}",
-                        "/reset/when",
+                    yield return ReturnCaution.Of(
+                        $"timer-button-shared:{id}-{control}",
+                        $"/model/timers/{id}/reset/when",
                         $"{button.Name} resets {timer.Label} and works {others[0]}",
                         $"The button is also behind {string.Join(", ", others)}.",
                         "Held to reset the timer it does the other thing too; pressed for the other thing in flight it may reset the timer.",
                         []
-                    ) with
-                    {
-                        Place = $"/model/timers/{id}/reset/when",
-                    };
+                    );
             }
         }
     }

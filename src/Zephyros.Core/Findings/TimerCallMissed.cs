@@ -15,10 +15,9 @@ public sealed class TimerCallMissed : IFindingRule
         {
             var missed = timer.Calls.Where(c => timer.CountAt(c) <= TimeSpan.Zero).ToArray();
             if (missed.Length > 0)
-                yield return TimerFaults.About(
-                    "timer-call-missed",
-                    id,
-                    "/calls",
+                yield return ReturnCaution.Of(
+                    $"timer-call-missed:{id}",
+                    $"/model/timers/{id}/calls",
                     $"{timer.Label} passes some calls over",
                     timer.From is { } from
                         ? $"It counts down from {TimerWords.Clock(from)}, and a call at {string.Join(", ", missed.Select(TimerWords.Clock))} does not lie below that."
@@ -40,10 +39,9 @@ public sealed class TimerCallMissed : IFindingRule
                     ]
                 );
             else if (timer is { From: not null, Calls.IsEmpty: true })
-                yield return TimerFaults.About(
-                    "timer-call-missed",
-                    id,
-                    "/calls",
+                yield return ReturnCaution.Of(
+                    $"timer-call-missed:{id}",
+                    $"/model/timers/{id}/calls",
                     $"{timer.Label} ends unheard",
                     "It counts down and calls nothing out.",
                     "With both eyes on the craft or in the goggles nobody sees a display.",

@@ -4,7 +4,6 @@ using Zephyros.Core.Path.Timers;
 using Zephyros.Core.ReadyMade;
 using Zephyros.Core.Setups;
 using Zephyros.Core.Setups.Patches;
-using Zephyros.Core.Units;
 
 namespace Zephyros.Core.Findings;
 
@@ -17,30 +16,6 @@ internal static class TimerFaults
     ) =>
         from timer in plan.Setup.Model.Timers.OrderBy(t => t.Key, StringComparer.Ordinal)
         select (timer.Key, timer.Value, TimerTrial.Of(plan, timer.Value));
-
-    /// <summary>A finding about a timer.</summary>
-    public static Finding About(
-        string rule,
-        string id,
-        string member,
-        string title,
-        string what,
-        string why,
-        IReadOnlyList<Fix> fixes
-    ) =>
-        new()
-        {
-            Key = $"{rule}:{id}",
-            Severity = Severity.Caution,
-            Station = Station.Return,
-            Place = $"/model/timers/{id}{member}",
-            Title = title,
-            What = what,
-            Why = why,
-            Provenance = Provenance.Practice(),
-            MayBeJustified = true,
-            Fixes = fixes,
-        };
 
     /// <summary>The fix that resets a timer when disarmed and without telemetry together; none where no switch arms, or no telemetry comes.</summary>
     public static IReadOnlyList<Fix> ResetUnplugged(SignalPlan plan, string id)

@@ -29,10 +29,9 @@ public sealed class TimerNeverReset : IFindingRule
                     ),
                 ]
                 : TimerFaults.ResetUnplugged(plan, id);
-            yield return TimerFaults.About(
-                "timer-never-reset",
-                id,
-                "/reset",
+            yield return ReturnCaution.Of(
+                $"timer-never-reset:{id}",
+                $"/model/timers/{id}/reset",
                 $"Nothing resets {timer.Label}",
                 timer.Reset is null ? "No condition resets it." : "Its reset is defined, but its tick is missing.",
                 "On the next battery it goes on where it was, and calls out at the wrong time, or never.",

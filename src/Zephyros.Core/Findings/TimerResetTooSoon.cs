@@ -15,10 +15,9 @@ public sealed class TimerResetTooSoon : IFindingRule
                 continue;
             var inFlight = events.Any(e => e is >= TimerEvent.SwitchOn and < TimerEvent.SwitchOff);
             var at = string.Join("; ", events.Select(e => TimerTrial.Words(e).ToLowerInvariant()));
-            yield return TimerFaults.About(
-                "timer-reset-too-soon",
-                id,
-                "/reset/when",
+            yield return ReturnCaution.Of(
+                $"timer-reset-too-soon:{id}",
+                $"/model/timers/{id}/reset/when",
                 inFlight ? $"{timer.Label} is reset in flight" : $"Disarming alone resets {timer.Label}",
                 $"“{plan.Setup.Model.Conditions[timer.Reset!.When].Label}” begins to hold: {at}.",
                 inFlight

@@ -19,20 +19,18 @@ public sealed class TimerStartsUnarmed : IFindingRule
             bool Counts(TimerEvent at) => flight[(int)at].Counts;
             var condition = timer.While is { } when ? plan.Setup.Model.Conditions[when].Label : "";
             if (Counts(TimerEvent.AtRest) || Counts(TimerEvent.SwitchOff))
-                yield return TimerFaults.About(
-                    "timer-starts-unarmed",
-                    id,
-                    "/while",
+                yield return ReturnCaution.Of(
+                    $"timer-starts-unarmed:{id}",
+                    $"/model/timers/{id}/while",
                     $"{timer.Label} counts while disarmed",
                     $"“{condition}” holds {(Counts(TimerEvent.AtRest) ? "before the arm switch goes on" : "after the arm switch went off")}.",
                     "It shows more than was flown, and calls out while nothing flies.",
                     []
                 );
             else if (Counts(TimerEvent.SwitchOn))
-                yield return TimerFaults.About(
-                    "timer-starts-unarmed",
-                    id,
-                    "/while",
+                yield return ReturnCaution.Of(
+                    $"timer-starts-unarmed:{id}",
+                    $"/model/timers/{id}/while",
                     $"The bare switch starts {timer.Label}",
                     $"“{condition}” holds as soon as the arm switch is on, with the throttle low.",
                     "When the board refuses to arm it counts all the same. Let it wait for the first raised throttle.",

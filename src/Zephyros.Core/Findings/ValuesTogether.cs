@@ -23,10 +23,9 @@ public sealed class ValuesTogether : IFindingRule
             if (every.Value > both.Value || reach.Together(one.When!, other.When!) is not { CanHold: true })
                 continue;
             var longer = VoiceFaults.RoomFor(both);
-            yield return VoiceFaults.About(
-                "values-together",
-                $"{id}-{otherId}",
-                "",
+            yield return ReturnCaution.Of(
+                $"values-together:{id}-{otherId}",
+                $"/model/announcements/{id}/every",
                 $"“{one.Says}” and “{other.Says}” speak at once",
                 $"Both can be asked for together; to speak both takes up to {both.Words}, and the more frequent is to be said every {every.Words}.",
                 "The voice never pauses, what is less urgent waits, and each value comes late.",
@@ -40,10 +39,7 @@ public sealed class ValuesTogether : IFindingRule
                         (otherId, other with { Every = longer.AtLeast(other.Every.Value) })
                     ),
                 ]
-            ) with
-            {
-                Place = $"/model/announcements/{id}/every",
-            };
+            );
         }
     }
 }

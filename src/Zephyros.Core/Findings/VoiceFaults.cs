@@ -36,30 +36,6 @@ internal static class VoiceFaults
     /// <summary>Times between two sayings are whole seconds, one more than speaking takes.</summary>
     public static Milliseconds RoomFor(Milliseconds speech) => new((Math.Floor(speech.Value / 1000) + 2) * 1000);
 
-    /// <summary>A finding about an announcement.</summary>
-    public static Finding About(
-        string rule,
-        string id,
-        string member,
-        string title,
-        string what,
-        string why,
-        IReadOnlyList<Fix> fixes
-    ) =>
-        new()
-        {
-            Key = $"{rule}:{id}",
-            Severity = Severity.Caution,
-            Station = Station.Return,
-            Place = $"/model/announcements/{id}{member}",
-            Title = title,
-            What = what,
-            Why = why,
-            Provenance = Provenance.Practice(),
-            MayBeJustified = true,
-            Fixes = fixes,
-        };
-
     /// <summary>The fix that changes announcements.</summary>
     public static Fix Changing(
         Setup setup,

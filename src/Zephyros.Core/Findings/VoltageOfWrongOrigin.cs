@@ -19,7 +19,9 @@ public sealed class VoltageOfWrongOrigin : IFindingRule
     public IEnumerable<Finding> Examine(SignalPlan plan)
     {
         var setup = plan.Setup;
-        foreach (var low in BatteryTest.Of(setup, SensorOrigin.Receiver).Where(l => l.Test.Limit.Value > MostFed.Value))
+        foreach (
+            var low in LevelTest.OfBattery(setup, SensorOrigin.Receiver).Where(l => l.Test.Limit.Value > MostFed.Value)
+        )
         {
             var right = setup
                 .Model.Sensors.Where(s =>
@@ -35,7 +37,7 @@ public sealed class VoltageOfWrongOrigin : IFindingRule
                 Place = $"/model/conditions/{low.Id}/test",
                 Title = $"“{low.Condition.Label}” watches the receiver's supply, not the battery",
                 What =
-                    $"{low.Sensor.Label} is {SensorSubject.Voltage.Words(SensorOrigin.Receiver)}, commonly about 5 V; the level is {low.Sensor.Words(low.Test.Limit)}.",
+                    $"{low.Sensor.Label} is {SensorSubject.Voltage.Words(SensorOrigin.Receiver)}, commonly about 5 V; the level is {low.Sensor.LimitWords(low.Test.Limit)}.",
                 Why =
                     "The supply stays as it is until the flight battery is all but empty. Below such a level it always is, so the alarm tells nothing.",
                 Provenance = Provenance.Practice(),

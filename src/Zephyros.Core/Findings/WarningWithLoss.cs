@@ -1,7 +1,5 @@
 using Zephyros.Core.Air;
-using Zephyros.Core.Edits;
 using Zephyros.Core.Model;
-using Zephyros.Core.Model.Logic;
 using Zephyros.Core.Path;
 using Zephyros.Core.Setups;
 using Zephyros.Core.Units;
@@ -24,12 +22,13 @@ public sealed class WarningWithLoss : IFindingRule
     public IEnumerable<Finding> Examine(SignalPlan plan)
     {
         var setup = plan.Setup;
-        var warnings = SignalTest.Of(setup).Where(IsUpLink).ToArray();
+        var warnings = LevelTest.OfSignal(setup).Where(IsUpLink).ToArray();
         if (warnings.Length == 0)
             yield break;
         var link = setup.Air;
         // The first that speaks is the one that speaks farthest from the loss.
-        var (id, condition, test, sensor) = warnings.MaxBy(w => Margin(link, w.Sensor, w.Test.Limit).Value)!;
+        var warning = warnings.MaxBy(w => Margin(link, w.Sensor, w.Test.Limit).Value)!;
+        var (id, condition, test, sensor) = warning;
         var speed = setup.Craft.WayHome?.Speed ?? UsualSpeed;
         var (first, loss) = (
             LinkBudget.PracticalReach(link, Margin(link, sensor, test.Limit)),
@@ -46,18 +45,18 @@ public sealed class WarningWithLoss : IFindingRule
             Place = $"/model/conditions/{id}/test",
             Title = $"“{condition.Label}” comes with the loss",
             What =
-                $"At {sensor.Words(test.Limit)} the craft is some {Far(first)} away, and the link is lost at {Far(loss)}: {Figures.Plain(time.Value / 1000, 1)} s at {speed}.",
+                $"At {sensor.LimitWords(test.Limit)} the craft is some {Far(first)} away, and the link is lost at {Far(loss)}: {Figures.Plain(time.Value / 1000, 1)} s at {speed}.",
             Why =
                 "Nobody turns round in that time. How far a link reaches is our own model of it"
                 + (link.Allowance is null ? ", with what surroundings usually take: a range check measures it." : "."),
             Provenance = Provenance.Own($"at least {Enough.Words} between the first warning and the loss"),
             MayBeJustified = true,
-            Fixes = [.. Fixes(setup, id, condition, test, sensor, speed)],
+            Fixes = [.. Fixes(setup, warning, speed)],
         };
     }
 
     // A strength in percent is no power: nothing follows from it.
-    private static bool IsUpLink(SignalTest warning) =>
+    private static bool IsUpLink(LevelTest warning) =>
         warning.Sensor
             is { Measures: SensorSubject.LinkQuality }
                 or { Measures: SensorSubject.Strength, Unit: not "%" };
@@ -67,16 +66,9 @@ public sealed class WarningWithLoss : IFindingRule
             ? new(limit.Value - LinkBudget.SensitivityOf(link).Value)
             : LinkBudget.MarginAt(new Percent(Math.Clamp(limit.Value, 0.1, 99.9)));
 
-    private static IEnumerable<Fix> Fixes(
-        Setup setup,
-        string id,
-        Condition condition,
-        SensorTest test,
-        Sensor sensor,
-        MetresPerSecond speed
-    )
+    private static IEnumerable<Fix> Fixes(Setup setup, LevelTest warning, MetresPerSecond speed)
     {
-        var link = setup.Air;
+        var (link, sensor) = (setup.Air, warning.Sensor);
         var way = speed.Value * Enough.Value / 1e6;
         var wanted = LinkBudget.PracticalReach(link, LinkBudget.MarginAt(Lost)).Value - way;
         if (wanted <= 0)
@@ -93,25 +85,7 @@ public sealed class WarningWithLoss : IFindingRule
         // A quality of all packets is no warning.
         if (sensor.Measures == SensorSubject.LinkQuality && limit.Value >= 99)
             yield break;
-        yield return new Fix(
-            "earlier",
-            $"Speaks below {sensor.Words(limit)}.",
-            ModelEdits.InModel(
-                setup,
-                $"“{condition.Label}” below {sensor.Words(limit)}",
-                m =>
-                    m with
-                    {
-                        Conditions = m.Conditions.SetItem(
-                            id,
-                            condition with
-                            {
-                                Test = TestTrees.Replace(condition.Test, test, test with { Limit = limit }),
-                            }
-                        ),
-                    }
-            )
-        );
+        yield return new Fix("earlier", $"Speaks below {sensor.LimitWords(limit)}.", warning.At(setup, limit));
     }
 
     private static string Far(Kilometres distance) =>

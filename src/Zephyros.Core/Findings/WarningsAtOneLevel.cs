@@ -1,5 +1,3 @@
-using Zephyros.Core.Edits;
-using Zephyros.Core.Model.Logic;
 using Zephyros.Core.Path;
 using Zephyros.Core.Units;
 
@@ -13,7 +11,7 @@ public sealed class WarningsAtOneLevel : IFindingRule
     /// <inheritdoc />
     public IEnumerable<Finding> Examine(SignalPlan plan)
     {
-        var warnings = SignalTest.Of(plan.Setup).ToArray();
+        var warnings = LevelTest.OfSignal(plan.Setup).ToArray();
         for (var i = 0; i < warnings.Length; i++)
         for (var j = i + 1; j < warnings.Length; j++)
         {
@@ -29,7 +27,7 @@ public sealed class WarningsAtOneLevel : IFindingRule
                 Station = Station.Return,
                 Place = $"/model/conditions/{one.Id}/test",
                 Title = $"“{one.Condition.Label}” and “{other.Condition.Label}” come together",
-                What = $"Both ask {one.Sensor.Label} below {one.Sensor.Words(one.Test.Limit)}.",
+                What = $"Both ask {one.Sensor.Label} below {one.Sensor.LimitWords(one.Test.Limit)}.",
                 Why =
                     "The first warning is to leave time to turn round, the critical one to say that there is none left.",
                 Provenance = Provenance.Practice("critical below first"),
@@ -40,36 +38,15 @@ public sealed class WarningsAtOneLevel : IFindingRule
     }
 
     // Half way up to the best that the sensor means.
-    private static IEnumerable<Fix> Earlier(SignalPlan plan, SignalTest warning)
+    private static IEnumerable<Fix> Earlier(SignalPlan plan, LevelTest warning)
     {
         var limit = new Reading(Math.Round((warning.Test.Limit.Value + warning.Sensor.Highest.Value) / 2));
         if (limit.Value < warning.Test.Limit.Value + Apart || limit > warning.Sensor.Highest)
             yield break;
         yield return new Fix(
             $"earlier-{warning.Id}",
-            $"“{warning.Condition.Label}” comes first, below {warning.Sensor.Words(limit)}.",
-            ModelEdits.InModel(
-                plan.Setup,
-                $"“{warning.Condition.Label}” below {warning.Sensor.Words(limit)}",
-                m =>
-                    m with
-                    {
-                        Conditions = m.Conditions.SetItem(
-                            warning.Id,
-                            warning.Condition with
-                            {
-                                Test = TestTrees.Replace(
-                                    warning.Condition.Test,
-                                    warning.Test,
-                                    warning.Test with
-                                    {
-                                        Limit = limit,
-                                    }
-                                ),
-                            }
-                        ),
-                    }
-            )
+            $"“{warning.Condition.Label}” comes first, below {warning.Sensor.LimitWords(limit)}.",
+            warning.At(plan.Setup, limit)
         );
     }
 }

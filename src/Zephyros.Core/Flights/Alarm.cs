@@ -78,7 +78,7 @@ public sealed record Alarm(
     /// <summary>The edit that does so.</summary>
     public SetupEdit At(Setup setup, Reading level, Milliseconds wait) =>
         SetupEdit.Between(
-            $"“{Condition.Label}” below {Sensor.Words(level)} for {wait.Words}",
+            $"“{Condition.Label}” below {Sensor.LimitWords(level)} for {wait.Words}",
             setup,
             With(setup, level, wait)
         );

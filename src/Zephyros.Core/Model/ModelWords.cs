@@ -1,5 +1,6 @@
 using Zephyros.Core.Hands;
 using Zephyros.Core.Model.Logic;
+using Zephyros.Core.Model.Speech;
 using Zephyros.Core.Model.Timers;
 using Zephyros.Core.Units;
 
@@ -167,7 +168,7 @@ public sealed class ModelWords(Transmitter transmitter, TransmitterModel model)
     private string Sensor(string id) => model.Sensors.TryGetValue(id, out var own) ? own.Label : id;
 
     private string Limit(SensorTest test) =>
-        model.Sensors.TryGetValue(test.Sensor, out var own) ? own.Words(test.Limit) : test.Limit.ToString();
+        model.Sensors.TryGetValue(test.Sensor, out var own) ? own.LimitWords(test.Limit) : test.Limit.ToString();
 
     private string Press(PressTest press)
     {

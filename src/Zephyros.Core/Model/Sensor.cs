@@ -63,15 +63,17 @@ public sealed record Sensor
     public SensorOrigin MeasuredBy => Origin ?? Measures.UsualOrigin();
 
     /// <summary>A reading of this sensor with its unit.</summary>
-    public string Words(Reading reading)
-    {
-        var figure = Decimals is { } decimals ? Figures.Steady(reading.Value, decimals) : reading.ToString();
-        return Unit.Length > 0 ? $"{figure} {Unit}" : figure;
-    }
+    public string Words(Reading reading) =>
+        WithUnit(Decimals is { } decimals ? Figures.Steady(reading.Value, decimals) : reading.ToString());
+
+    /// <summary>A limit of this sensor with its unit and all its decimals: a limit can lie between two readings.</summary>
+    public string LimitWords(Reading limit) => Kept(limit) == limit ? Words(limit) : WithUnit(limit.ToString());
 
     /// <summary>What the transmitter makes of a reading: it keeps no more than its decimals.</summary>
     public Reading Kept(Reading reading) =>
         Decimals is { } decimals
             ? new Reading(Math.Round(reading.Value, decimals, MidpointRounding.AwayFromZero))
             : reading;
+
+    private string WithUnit(string figure) => Unit.Length > 0 ? $"{figure} {Unit}" : figure;
 }

@@ -16,6 +16,13 @@ public static class SensorSubjects
     )]
     private const double MillimetresInFoot = 304.8;
 
+    private static readonly (string Own, string Unit, double PerOwn)[] OtherUnits =
+    [
+        ("m", "ft", 1000 / MillimetresInFoot),
+        ("m", "km", 0.001),
+        ("mAh", "Ah", 0.001),
+    ];
+
     /// <summary>Who measures it where nothing else is said.</summary>
     public static SensorOrigin UsualOrigin(this SensorSubject subject) =>
         subject switch
@@ -46,18 +53,9 @@ public static class SensorSubjects
 
     /// <summary>The units in which it can be read, the one that it is measured in first; empty for what can have any.</summary>
     public static IReadOnlyList<string> Units(this SensorSubject subject) =>
-        subject switch
-        {
-            SensorSubject.Other => [],
-            SensorSubject.Height or SensorSubject.Distance => ["m", "ft", "km"],
-            SensorSubject.ChargeUsed => ["mAh", "Ah"],
-            SensorSubject.LinkQuality
-            or SensorSubject.Strength
-            or SensorSubject.DownLinkQuality
-            or SensorSubject.Voltage
-            or SensorSubject.Current
-            or SensorSubject.Satellites => [subject.Unit()],
-        };
+        subject == SensorSubject.Other
+            ? []
+            : [subject.Unit(), .. OtherUnits.Where(o => o.Own == subject.Unit()).Select(o => o.Unit)];
 
     /// <summary>True when it can be read in a unit.</summary>
     public static bool Understands(this SensorSubject subject, string unit) =>
@@ -82,13 +80,12 @@ public static class SensorSubjects
             _ => throw new ArgumentOutOfRangeException(nameof(subject)),
         };
 
-    /// <summary>How many of a sensor's own units one unit of its subject is: feet, kilometres and ampere hours are understood.</summary>
-    public static double UnitsPer(this SensorSubject subject, string unit) =>
-        (subject.Unit(), unit) switch
-        {
-            ("m", "ft") => 1000 / MillimetresInFoot,
-            ("m", "km") => 0.001,
-            ("mAh", "Ah") => 0.001,
-            _ => 1,
-        };
+    /// <summary>How many of a sensor's own units one unit of its subject is; 1 where its unit is not understood.</summary>
+    public static double UnitsPer(this SensorSubject subject, string unit)
+    {
+        foreach (var (own, other, perOwn) in OtherUnits)
+            if (own == subject.Unit() && other == unit)
+                return perOwn;
+        return 1;
+    }
 }

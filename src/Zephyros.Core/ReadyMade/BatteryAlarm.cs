@@ -1,6 +1,7 @@
 using Zephyros.Core.Craft;
 using Zephyros.Core.Model;
 using Zephyros.Core.Model.Logic;
+using Zephyros.Core.Model.Speech;
 using Zephyros.Core.Return;
 using Zephyros.Core.Setups;
 using Zephyros.Core.Units;

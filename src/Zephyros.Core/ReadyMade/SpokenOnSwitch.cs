@@ -1,4 +1,4 @@
-using Zephyros.Core.Model;
+using Zephyros.Core.Model.Speech;
 using Zephyros.Core.Setups;
 using Zephyros.Core.Units;
 

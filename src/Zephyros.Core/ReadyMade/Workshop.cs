@@ -2,6 +2,7 @@ using Zephyros.Core.Edits;
 using Zephyros.Core.Hands;
 using Zephyros.Core.Model;
 using Zephyros.Core.Model.Logic;
+using Zephyros.Core.Model.Speech;
 using Zephyros.Core.Model.Timers;
 using Zephyros.Core.Setups;
 using Zephyros.Core.Units;

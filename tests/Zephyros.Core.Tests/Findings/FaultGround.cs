@@ -46,4 +46,22 @@ internal static class FaultGround
             Order = 90,
             Values = values.ToImmutableDictionary(v => v.State, v => new Percent(v.Value), StringComparer.Ordinal),
         };
+
+    /// <summary>A condition that is announced every three seconds while it holds.</summary>
+    public static Setup WithWarning(this Setup setup, string condition, string says) =>
+        setup.InModel(m =>
+            m with
+            {
+                Announcements = m.Announcements.Add(
+                    condition,
+                    new Announcement
+                    {
+                        Says = says,
+                        About = AnnouncementSubject.Other,
+                        When = condition,
+                        Every = new(3000),
+                    }
+                ),
+            }
+        );
 }

@@ -185,14 +185,11 @@ public sealed partial class FindingRuleTests
     public void A_limit_beyond_the_sensor_is_met_always_or_never(Relation relation, double limit, string why)
     {
         var setup = FaultGround
-            .Full.WithCondition("far", PlantedFaults.Sensed("distance", relation, limit))
+            .Full.WithCondition("far", Sensed("distance", relation, limit))
             .WithOverride("yaw", "far", 10);
         string Why(Setup of) => Examination.Of(of).Single(f => f.Key == "implausible-limit:far:distance").Why;
         Assert.StartsWith(why, Why(setup), StringComparison.Ordinal);
-        var part = setup.WithCondition(
-            "far",
-            All(At("left-shoulder", 2), PlantedFaults.Sensed("distance", relation, limit))
-        );
+        var part = setup.WithCondition("far", All(At("left-shoulder", 2), Sensed("distance", relation, limit)));
         Assert.StartsWith("This part of the condition", Why(part), StringComparison.Ordinal);
     }
 
@@ -201,10 +198,7 @@ public sealed partial class FindingRuleTests
     {
         var setup = FaultGround.Full.WithCondition(
             "far",
-            Any(
-                PlantedFaults.Sensed("distance", Relation.Above, 300),
-                PlantedFaults.Sensed("distance", Relation.Above, 6000)
-            )
+            Any(Sensed("distance", Relation.Above, 300), Sensed("distance", Relation.Above, 6000))
         );
         var finding = Examination.Of(setup).Single(f => f.Key == "implausible-limit:far:distance");
         Assert.Contains("6000", finding.Title, StringComparison.Ordinal);

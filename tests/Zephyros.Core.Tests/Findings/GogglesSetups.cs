@@ -93,4 +93,46 @@ internal static class GogglesSetups
         {
             Goggles = Right.Goggles! with { SignalWarning = new(share) },
         };
+
+    public static IReadOnlyDictionary<string, Setup> Faults { get; } =
+        new Dictionary<string, Setup>(StringComparer.Ordinal)
+        {
+            ["goggles-item-empty:height"] = Showing("height", Item(GogglesSubject.Height, row: 4))
+                .WithBoard(b => b with { Equipment = b.Equipment with { Barometer = false } }),
+            ["goggles-item-empty:signal"] = Showing("signal", Item(GogglesSubject.SignalQuality, row: 4)),
+            ["goggles-item-empty:time"] = Showing("time", Item(GogglesSubject.ArmedTime, page: 2)),
+            ["goggles-signal-mislabelled:signal"] = OnChannel(
+                Showing("signal", Item(GogglesSubject.SignalQuality, row: 4)),
+                strength: true
+            ),
+            ["goggles-overlap:voltage:time"] = Showing("time", Item(GogglesSubject.ArmedTime, row: 1, column: 7)),
+            ["goggles-first-page-bare"] = With(g => g with { Items = g.Items.Remove("voltage") }),
+            ["goggles-first-page-crowded"] = With(g =>
+                g with
+                {
+                    Items = g.Items.AddRange(
+                        Enumerable
+                            .Range(4, 4)
+                            .Select(row => KeyValuePair.Create($"more-{row}", Item(GogglesSubject.Name, row: row)))
+                    ),
+                }
+            ),
+            ["goggles-warning-differs:battery"] = With(g => g with { CellWarning = new(3.5) }),
+            ["goggles-warning-differs:signal"] = Warned(70, 75),
+        };
+
+    public static IReadOnlyDictionary<string, Setup> Harmless { get; } =
+        new Dictionary<string, Setup>(StringComparer.Ordinal)
+        {
+            ["goggles as they should be"] = Right,
+            ["goggles with the quality that the receiver sends"] = OnChannel(
+                Showing("signal", Item(GogglesSubject.SignalQuality, row: 4))
+            ),
+            ["goggles with two items beside each other"] = Showing(
+                "time",
+                Item(GogglesSubject.ArmedTime, row: 1, column: 8)
+            ),
+            ["goggles that warn about where the voice does"] = Warned(74, 75),
+            ["goggles that do not warn"] = With(g => g with { CellWarning = null }),
+        };
 }

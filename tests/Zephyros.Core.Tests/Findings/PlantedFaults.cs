@@ -2,7 +2,6 @@ using System.Collections.Immutable;
 using Zephyros.Core.Air;
 using Zephyros.Core.Board;
 using Zephyros.Core.Edits;
-using Zephyros.Core.Goggles;
 using Zephyros.Core.Hands;
 using Zephyros.Core.Model;
 using Zephyros.Core.Model.Logic;
@@ -25,7 +24,10 @@ internal static class PlantedFaults
 
     /// <summary>What the finding is called, and the setup that has it.</summary>
     public static IReadOnlyDictionary<string, Setup> All { get; } =
-        new Dictionary<string, Setup>(VoiceSetups.Faults.Concat(SensorSetups.Faults), StringComparer.Ordinal)
+        new Dictionary<string, Setup>(
+            Of(VoiceSetups.Faults, SensorSetups.Faults, ReturnFaults.Faults, GogglesSetups.Faults, TimerSetups.Faults),
+            StringComparer.Ordinal
+        )
         {
             ["channel-order"] = Demo.Sandpiper,
             ["arm-function-missing"] = NewSetup.For("Tern", BlankTransmitters.All[0]),
@@ -106,73 +108,6 @@ internal static class PlantedFaults
             ),
             ["condition-unused:spare"] = Full.WithCondition("spare", At("right-shoulder", 2)),
             ["implausible-limit:far:distance"] = Full.WithCondition("far", Sensed("distance", Relation.Above, 6000)),
-            ["battery-level-off:battery-low"] = ReturnFaults.At(4.1),
-            ["battery-alarm-unmasked:battery-low"] = ReturnFaults.At(22.2, masked: false, wait: 1000),
-            ["alarm-said-once:battery"] = ReturnFaults.Spoken(a => a with { Every = null }),
-            ["alarm-too-late:battery-low"] = ReturnFaults.At(20.4),
-            ["alarm-too-late:wind"] = ReturnFaults.Way(w => w with { Wind = new(14) }),
-            ["voltage-of-wrong-origin:battery-low"] = ReturnFaults.OfReceiver,
-            ["sensor-stays-away:voltage"] = ReturnFaults.Silent(ReportWay.Off),
-            ["sensor-stays-away:distance"] = ReturnFaults
-                .Equipped(e => e with { PositionReceiver = false })
-                .WithCondition("far", Sensed("distance", Relation.Above, 900)),
-            ["more-decimals-than-accuracy:voltage"] = ReturnFaults.Voltage(v =>
-                v with
-                {
-                    Decimals = 2,
-                    Accuracy = new Reading(0.1),
-                }
-            ),
-            ["warning-with-loss:signal-low"] = ReturnFaults.Weak(40, 44),
-            ["goggles-item-empty:height"] = GogglesSetups
-                .Showing("height", GogglesSetups.Item(GogglesSubject.Height, row: 4))
-                .WithBoard(b => b with { Equipment = b.Equipment with { Barometer = false } }),
-            ["goggles-item-empty:signal"] = GogglesSetups.Showing(
-                "signal",
-                GogglesSetups.Item(GogglesSubject.SignalQuality, row: 4)
-            ),
-            ["goggles-item-empty:time"] = GogglesSetups.Showing(
-                "time",
-                GogglesSetups.Item(GogglesSubject.ArmedTime, page: 2)
-            ),
-            ["goggles-signal-mislabelled:signal"] = GogglesSetups.OnChannel(
-                GogglesSetups.Showing("signal", GogglesSetups.Item(GogglesSubject.SignalQuality, row: 4)),
-                strength: true
-            ),
-            ["goggles-overlap:voltage:time"] = GogglesSetups.Showing(
-                "time",
-                GogglesSetups.Item(GogglesSubject.ArmedTime, row: 1, column: 7)
-            ),
-            ["goggles-first-page-bare"] = GogglesSetups.With(g => g with { Items = g.Items.Remove("voltage") }),
-            ["goggles-first-page-crowded"] = GogglesSetups.With(g =>
-                g with
-                {
-                    Items = g.Items.AddRange(
-                        Enumerable
-                            .Range(4, 4)
-                            .Select(row =>
-                                KeyValuePair.Create($"more-{row}", GogglesSetups.Item(GogglesSubject.Name, row: row))
-                            )
-                    ),
-                }
-            ),
-            ["goggles-warning-differs:battery"] = GogglesSetups.With(g => g with { CellWarning = new(3.5) }),
-            ["goggles-warning-differs:signal"] = GogglesSetups.Warned(70, 75),
-            ["alarm-left-raised:battery-low"] = ReturnFaults.Right.InModel(m =>
-                m with
-                {
-                    Raised = m.Raised.Add("battery-low", new(25)),
-                }
-            ),
-            ["timer-never-starts:flight-time"] = TimerSetups.With(t => t with { While = null }),
-            ["timer-starts-unarmed:flight-time"] = TimerSetups.While(At("left-shoulder", 2)),
-            ["timer-never-reset:flight-time"] = TimerSetups.With(t => t with { Reset = null }),
-            ["timer-reset-too-soon:flight-time"] = TimerSetups.ResetBy(new TelemetryLostTest()),
-            ["timer-call-missed:flight-time"] = TimerSetups.With(t => t with { From = new(60_000) }),
-            ["timer-button-shared:flight-time-left-button"] = TimerSetups
-                .ByButton("left-button")
-                .WithChannel("beeper", c => c with { Take = Hand("left-button") }),
-            ["no-timer-behind-voltage:battery-low"] = TimerSetups.None,
             ["flight-states-reach-nothing"] = Full.WithChannel("mode", c => c with { Steps = c.Steps.Remove("state") }),
             ["flight-state-unreached:practice"] = Full.WithStates(
                     ("cruise", null),
@@ -306,7 +241,16 @@ internal static class PlantedFaults
 
     /// <summary>Changes that are no faults.</summary>
     public static IReadOnlyDictionary<string, Setup> Harmless { get; } =
-        new Dictionary<string, Setup>(VoiceSetups.Harmless.Concat(SensorSetups.Harmless), StringComparer.Ordinal)
+        new Dictionary<string, Setup>(
+            Of(
+                VoiceSetups.Harmless,
+                SensorSetups.Harmless,
+                ReturnFaults.Harmless,
+                GogglesSetups.Harmless,
+                TimerSetups.Harmless
+            ),
+            StringComparer.Ordinal
+        )
         {
             ["everything at once"] = Full,
             ["one module on, of the receiver's kind"] = Radio(a => a),
@@ -355,80 +299,6 @@ internal static class PlantedFaults
                     "mix",
                     new AddStep { Order = 99, With = Build.With(new ChannelSource { Channel = "spare" }, 1) }
                 ),
-            ["goggles as they should be"] = GogglesSetups.Right,
-            ["goggles with the quality that the receiver sends"] = GogglesSetups.OnChannel(
-                GogglesSetups.Showing("signal", GogglesSetups.Item(GogglesSubject.SignalQuality, row: 4))
-            ),
-            ["goggles with two items beside each other"] = GogglesSetups.Showing(
-                "time",
-                GogglesSetups.Item(GogglesSubject.ArmedTime, row: 1, column: 8)
-            ),
-            ["goggles that warn about where the voice does"] = GogglesSetups.Warned(74, 75),
-            ["goggles that do not warn"] = GogglesSetups.With(g => g with { CellWarning = null }),
-            ["a timer under load that counts down"] = TimerSetups.Other(("school", "load"), ("from", "150")),
-            ["a timer that a button resets"] = TimerSetups.ByButton("left-button"),
-            ["a timer that the next battery resets"] = TimerSetups
-                .Other(("school", "load"))
-                .InModel(m =>
-                    m with
-                    {
-                        Conditions = m.Conditions.Set(
-                            "battery-unplugged",
-                            c =>
-                                c with
-                                {
-                                    Test = All(
-                                        Latch(
-                                            All(At("left-shoulder", 1), new TelemetryLostTest()),
-                                            At("left-shoulder", 2)
-                                        ),
-                                        Not(new TelemetryLostTest())
-                                    ),
-                                }
-                        ),
-                    }
-                ),
-            ["a timer with either reset"] = TimerSetups.Other(("reset", "both"), ("button", "right-button")),
-            ["a warning ten seconds before the loss"] = ReturnFaults.Weak(75, 38),
-            ["an early warning beside a late one"] = ReturnFaults
-                .Weak(75, 38)
-                .WithCondition("late", Sensed("quality", Relation.Below, 20))
-                .InModel(m =>
-                    m with
-                    {
-                        Announcements = m.Announcements.Add(
-                            "late",
-                            m.Announcements["signal-low"] with
-                            {
-                                When = "late",
-                                Says = "Late",
-                            }
-                        ),
-                    }
-                ),
-            ["an alarm as it should be"] = ReturnFaults.Right,
-            ["an alarm just above what the way home needs"] = ReturnFaults.At(21.95),
-            ["no mask, and a delay that is longer than the 0 V of power-up"] = ReturnFaults.At(22.2, masked: false),
-            ["a craft whose battery is not written down"] = ReturnFaults.At(18.6) with
-            {
-                Craft = Demo.Sandpiper.Craft with { Battery = null },
-            },
-            ["a way home that nothing is asked of"] = ReturnFaults.Way(w =>
-                w with
-                {
-                    Distance = new(0),
-                    Height = new(0),
-                }
-            ),
-            ["as many decimals as the accuracy has"] = ReturnFaults.Voltage(v =>
-                v with
-                {
-                    Decimals = 1,
-                    Accuracy = new Reading(0.1),
-                }
-            ),
-            ["a piece that nothing asks for is missing"] = ReturnFaults.Equipped(e => e with { Barometer = false }),
-            ["a board that reports over a wire of its own"] = ReturnFaults.Silent(ReportWay.OwnWire),
             ["a limit at the sensor's end"] = Full.WithCondition("far", Sensed("distance", Relation.Above, 2999))
                 .WithStep(
                     "beeper",
@@ -471,11 +341,6 @@ internal static class PlantedFaults
             }
         );
 
-    internal static SensorTest Sensed(string sensor, Relation relation, double limit) =>
-        new()
-        {
-            Sensor = sensor,
-            Relation = relation,
-            Limit = new Reading(limit),
-        };
+    private static IEnumerable<KeyValuePair<string, Setup>> Of(params IReadOnlyDictionary<string, Setup>[] tables) =>
+        tables.SelectMany(t => t);
 }

@@ -3,6 +3,7 @@ using Zephyros.Core.Craft;
 using Zephyros.Core.Model;
 using Zephyros.Core.Model.Logic;
 using Zephyros.Core.Setups;
+using Zephyros.Core.Units;
 using static Zephyros.Core.Tests.Build;
 
 namespace Zephyros.Core.Tests.Findings;
@@ -57,10 +58,7 @@ internal static class ReturnFaults
             )
             .WithCondition(
                 "battery-low",
-                All(
-                    PlantedFaults.Sensed("supply", Relation.Above, 9),
-                    PlantedFaults.Sensed("supply", Relation.Below, 22.2)
-                )
+                All(Sensed("supply", Relation.Above, 9), Sensed("supply", Relation.Below, 22.2))
             );
 
     /// <summary>The strength at the receiver.</summary>
@@ -93,28 +91,14 @@ internal static class ReturnFaults
                     ),
                 }
             )
-            .WithCondition("signal-low", PlantedFaults.Sensed("instead", Relation.Below, below));
+            .WithCondition("signal-low", Sensed("instead", Relation.Below, below));
 
     /// <summary>A warning of a weak link at a quality, where a range check found that the surroundings take so many decibels.</summary>
     public static Setup Weak(double below, double allowance) =>
         Right
             .WithAir(a => a with { Allowance = new(allowance) })
-            .WithCondition("signal-low", PlantedFaults.Sensed("quality", Relation.Below, below))
-            .InModel(m =>
-                m with
-                {
-                    Announcements = m.Announcements.Add(
-                        "signal-low",
-                        new Announcement
-                        {
-                            Says = "Signal low",
-                            About = AnnouncementSubject.Other,
-                            When = "signal-low",
-                            Every = new(3000),
-                        }
-                    ),
-                }
-            );
+            .WithCondition("signal-low", Sensed("quality", Relation.Below, below))
+            .WithWarning("signal-low", "Signal low");
 
     public static Setup Silent(ReportWay? way) => Right.WithBoard(b => b with { Reports = way });
 
@@ -123,9 +107,60 @@ internal static class ReturnFaults
 
     private static Test Low(double level, bool masked) =>
         masked
-            ? All(
-                PlantedFaults.Sensed("voltage", Relation.Above, 4),
-                PlantedFaults.Sensed("voltage", Relation.Below, level)
-            )
-            : PlantedFaults.Sensed("voltage", Relation.Below, level);
+            ? All(Sensed("voltage", Relation.Above, 4), Sensed("voltage", Relation.Below, level))
+            : Sensed("voltage", Relation.Below, level);
+
+    public static IReadOnlyDictionary<string, Setup> Faults { get; } =
+        new Dictionary<string, Setup>(StringComparer.Ordinal)
+        {
+            ["battery-level-off:battery-low"] = At(4.1),
+            ["battery-alarm-unmasked:battery-low"] = At(22.2, masked: false, wait: 1000),
+            ["alarm-said-once:battery"] = Spoken(a => a with { Every = null }),
+            ["alarm-too-late:battery-low"] = At(20.4),
+            ["alarm-too-late:wind"] = Way(w => w with { Wind = new(14) }),
+            ["voltage-of-wrong-origin:battery-low"] = OfReceiver,
+            ["sensor-stays-away:voltage"] = Silent(ReportWay.Off),
+            ["sensor-stays-away:distance"] = Equipped(e => e with { PositionReceiver = false })
+                .WithCondition("far", Sensed("distance", Relation.Above, 900)),
+            ["more-decimals-than-accuracy:voltage"] = Voltage(v =>
+                v with
+                {
+                    Decimals = 2,
+                    Accuracy = new Reading(0.1),
+                }
+            ),
+            ["warning-with-loss:signal-low"] = Weak(40, 44),
+            ["alarm-left-raised:battery-low"] = Right.InModel(m =>
+                m with
+                {
+                    Raised = m.Raised.Add("battery-low", new(25)),
+                }
+            ),
+        };
+
+    public static IReadOnlyDictionary<string, Setup> Harmless { get; } =
+        new Dictionary<string, Setup>(StringComparer.Ordinal)
+        {
+            ["a warning ten seconds before the loss"] = Weak(75, 38),
+            ["an early warning beside a late one"] = Weak(75, 38)
+                .WithCondition("late", Sensed("quality", Relation.Below, 20))
+                .WithWarning("late", "Late"),
+            ["an alarm as it should be"] = Right,
+            ["an alarm just above what the way home needs"] = At(21.95),
+            ["no mask, and a delay that is longer than the 0 V of power-up"] = At(22.2, masked: false),
+            ["a craft whose battery is not written down"] = At(18.6) with
+            {
+                Craft = Demo.Sandpiper.Craft with { Battery = null },
+            },
+            ["a way home that nothing is asked of"] = Way(w => w with { Distance = new(0), Height = new(0) }),
+            ["as many decimals as the accuracy has"] = Voltage(v =>
+                v with
+                {
+                    Decimals = 1,
+                    Accuracy = new Reading(0.1),
+                }
+            ),
+            ["a piece that nothing asks for is missing"] = Equipped(e => e with { Barometer = false }),
+            ["a board that reports over a wire of its own"] = Silent(ReportWay.OwnWire),
+        };
 }

@@ -18,8 +18,8 @@ internal static class SensorSetups
             ["sensor-unit-off:voltage"] = ReturnFaults.Voltage(v => v with { Unit = "mV" }),
             ["search-left-running"] = ReturnFaults.Right.InModel(m => m with { Searching = true }),
             ["level-under-residue:signal-low"] = InPercent(110)
-                .WithCondition("signal-low", PlantedFaults.Sensed("percent", Relation.Below, 12))
-                .WithAnnounced("signal-low"),
+                .WithCondition("signal-low", Sensed("percent", Relation.Below, 12))
+                .WithWarning("signal-low", "Signal low"),
             ["analogue-signal-left-on"] = Analogue(GogglesSetups.OnChannel(GogglesSetups.Right)),
             ["implausible-limit:signal-low:instead"] = ReturnFaults.Weak(45, 38, SensorSubject.Strength),
         };
@@ -30,10 +30,7 @@ internal static class SensorSetups
             ["a gauge that a full battery just fills"] = ReturnFaults.Voltage(v => v with { Gauge = Gauge(18, 25.2) }),
             ["a gauge of a strength that goes to 110"] = InPercent(110),
             ["a sensor that only a condition asks"] = With("height", s => s with { Gauge = null })
-                .WithCondition(
-                    "high",
-                    All(At("left-front-inner", 3), PlantedFaults.Sensed("height", Relation.Above, 100))
-                )
+                .WithCondition("high", All(At("left-front-inner", 3), Sensed("height", Relation.Above, 100)))
                 .WithOverride("beeper", "high", 100),
             ["an analogue input that is the only one"] = Analogue(ReturnFaults.Right),
             ["a height in feet"] = With("height", s => s with { Unit = "ft" }),
@@ -60,23 +57,6 @@ internal static class SensorSetups
 
     private static Setup Analogue(Setup setup) =>
         setup.WithBoard(b => b with { Equipment = b.Equipment with { AnalogueSignal = true } });
-
-    private static Setup WithAnnounced(this Setup setup, string condition) =>
-        setup.InModel(m =>
-            m with
-            {
-                Announcements = m.Announcements.Add(
-                    condition,
-                    new Announcement
-                    {
-                        Says = "Signal low",
-                        About = AnnouncementSubject.Other,
-                        When = condition,
-                        Every = new(3000),
-                    }
-                ),
-            }
-        );
 
     private static Setup With(string sensor, Func<Sensor, Sensor> change) =>
         ReturnFaults.Right.InModel(m => m with { Sensors = m.Sensors.Set(sensor, change) });

@@ -62,4 +62,45 @@ internal static class TimerSetups
         };
 
     public static Setup ByButton(string button) => Other(("reset", "button"), ("button", button));
+
+    public static IReadOnlyDictionary<string, Setup> Faults { get; } =
+        new Dictionary<string, Setup>(StringComparer.Ordinal)
+        {
+            ["timer-never-starts:flight-time"] = With(t => t with { While = null }),
+            ["timer-starts-unarmed:flight-time"] = While(At("left-shoulder", 2)),
+            ["timer-never-reset:flight-time"] = With(t => t with { Reset = null }),
+            ["timer-reset-too-soon:flight-time"] = ResetBy(new TelemetryLostTest()),
+            ["timer-call-missed:flight-time"] = With(t => t with { From = new(60_000) }),
+            ["timer-button-shared:flight-time-left-button"] = ByButton("left-button")
+                .WithChannel("beeper", c => c with { Take = Hand("left-button") }),
+            ["no-timer-behind-voltage:battery-low"] = None,
+        };
+
+    public static IReadOnlyDictionary<string, Setup> Harmless { get; } =
+        new Dictionary<string, Setup>(StringComparer.Ordinal)
+        {
+            ["a timer under load that counts down"] = Other(("school", "load"), ("from", "150")),
+            ["a timer that a button resets"] = ByButton("left-button"),
+            ["a timer that the next battery resets"] = Other(("school", "load"))
+                .InModel(m =>
+                    m with
+                    {
+                        Conditions = m.Conditions.Set(
+                            "battery-unplugged",
+                            c =>
+                                c with
+                                {
+                                    Test = All(
+                                        Latch(
+                                            All(At("left-shoulder", 1), new TelemetryLostTest()),
+                                            At("left-shoulder", 2)
+                                        ),
+                                        Not(new TelemetryLostTest())
+                                    ),
+                                }
+                        ),
+                    }
+                ),
+            ["a timer with either reset"] = Other(("reset", "both"), ("button", "right-button")),
+        };
 }

@@ -1,5 +1,6 @@
 using Zephyros.Core.Model;
 using Zephyros.Core.Model.Logic;
+using Zephyros.Core.Model.Speech;
 using Zephyros.Core.Setups;
 using Zephyros.Core.Units;
 using static Zephyros.Core.Tests.Build;
@@ -53,20 +54,8 @@ internal static class VoiceSetups
             ["a warning of strength beside one of quality"] = ReturnFaults
                 .Weak(75, 38)
                 .InModel(m => m with { Sensors = m.Sensors.Add("strength", ReturnFaults.Strength) })
-                .WithCondition("strong", PlantedFaults.Sensed("strength", Relation.Below, -70))
-                .InModel(m =>
-                    m with
-                    {
-                        Announcements = m.Announcements.Add(
-                            "strong",
-                            m.Announcements["signal-low"] with
-                            {
-                                Says = "Strength low",
-                                When = "strong",
-                            }
-                        ),
-                    }
-                ),
+                .WithCondition("strong", Sensed("strength", Relation.Below, -70))
+                .WithWarning("strong", "Strength low"),
         };
 
     private static Setup Reading(SpokenReading reading, string says) =>
@@ -83,20 +72,8 @@ internal static class VoiceSetups
     private static Setup Beside(double critical) =>
         ReturnFaults
             .Weak(75, 38)
-            .WithCondition("urgent", PlantedFaults.Sensed("quality", Relation.Below, critical))
-            .InModel(m =>
-                m with
-                {
-                    Announcements = m.Announcements.Add(
-                        "urgent",
-                        m.Announcements["signal-low"] with
-                        {
-                            Says = "Signal critical",
-                            When = "urgent",
-                        }
-                    ),
-                }
-            );
+            .WithCondition("urgent", Sensed("quality", Relation.Below, critical))
+            .WithWarning("urgent", "Signal critical");
 
     // A condition under another id.
     private static Setup Renamed(this Setup setup, string id, string to) =>

@@ -6,6 +6,7 @@ using Zephyros.Core.Flights;
 using Zephyros.Core.Flights.Table;
 using Zephyros.Core.Model;
 using Zephyros.Core.Model.Logic;
+using Zephyros.Core.Model.Speech;
 using Zephyros.Core.Setups;
 using Zephyros.Core.Tests.Reference;
 using Zephyros.Core.Units;

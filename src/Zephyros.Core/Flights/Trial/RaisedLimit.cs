@@ -59,7 +59,7 @@ public sealed record RaisedLimit(Reading? Level, string Obstacle)
     /// <summary>The edit that notes that the limit stands there, at the transmitter, for a test.</summary>
     public static SetupEdit Note(Setup setup, Alarm alarm, Reading level) =>
         SetupEdit.Between(
-            $"“{alarm.Condition.Label}” stands at {alarm.Sensor.Words(level)} for a test",
+            $"“{alarm.Condition.Label}” stands at {alarm.Sensor.LimitWords(level)} for a test",
             setup,
             setup with
             {
@@ -76,7 +76,7 @@ public sealed record RaisedLimit(Reading? Level, string Obstacle)
         Same(alarm, reads, alarm.Level.Limit)
         && (alarm.Over is not { } asked || (over is { } read && Same(alarm, read, asked)))
             ? SetupEdit.Between(
-                $"“{alarm.Condition.Label}” reads {alarm.Sensor.Words(alarm.Level.Limit)} again",
+                $"“{alarm.Condition.Label}” reads {alarm.Sensor.LimitWords(alarm.Level.Limit)} again",
                 setup,
                 setup with
                 {

@@ -53,7 +53,7 @@ public sealed class HearAlarms : TickRule
             select new Deed(
                 announcement.Key,
                 $"Set the limit of “{condition.Label}” above what {sensor.Label} reads{(over is null ? "" : ", and where it is over above that")}, and wait. Then set it back, and read it.",
-                $"“{announcement.Value.Says}” is spoken{Late(ways[test.Sensor])}. Back again, the limit reads {sensor.Words(test.Limit)}{(over is { } above ? $" and it is over above {sensor.Words(above)}" : "")}, and it is silent.",
+                $"“{announcement.Value.Says}” is spoken{Late(ways[test.Sensor])}. Back again, the limit reads {sensor.LimitWords(test.Limit)}{(over is { } above ? $" and it is over above {sensor.Words(above)}" : "")}, and it is silent.",
                 [
                     .. EvidenceBasis.OfParts(
                         plan.Setup,

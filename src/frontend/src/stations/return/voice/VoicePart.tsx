@@ -2,7 +2,6 @@ import { Link } from 'react-router';
 import { makeEdit } from '../../../api/edits';
 import { RANGES } from '../../../api/generated/ranges';
 import type { Announcement, Setup, SetupView, SpeechRank } from '../../../api/types';
-import { useBenchState } from '../../../bench/BenchProvider';
 import type { Changes } from '../../../edits/useChanges';
 import { figure } from '../../../ui/figures';
 import { NumberField } from '../../../ui/NumberField';
@@ -91,18 +90,15 @@ function ValueOnSwitch() {
   );
 }
 
-/** An announcement: its words, how long they take and how often; marked while they are being said. */
+/** An announcement: its words, how long they take at most and how often they are said. */
 function Said({ made, setup, takes }: { made: Announcement; setup: Setup; takes: number }) {
-  const last = useBenchState((s) => s.log.findLast((e) => e.kind === 'said') ?? null);
-  const now = useBenchState((s) => s.message?.snapshot.at ?? 0);
-  const speaks = last !== null && last.text.startsWith(made.says) && now - last.at < takes;
   const follows = made.value
     ? setup.model.sensors?.[made.value.sensor]?.label
     : made.timer && setup.model.timers?.[made.timer]?.label;
   return (
     <li className="flex items-baseline gap-3 border-b border-hair py-1.5">
       <span className="min-w-0 flex-1 wrap-anywhere">
-        <b className={speaks ? 'rounded bg-ochre-wash px-1' : ''}>“{made.says}”</b>
+        <b>“{made.says}”</b>
         {follows && <span className="text-soft"> and {follows}</span>}
         {made.tone && <span className="text-soft">, after a {made.tone} tone</span>}
       </span>

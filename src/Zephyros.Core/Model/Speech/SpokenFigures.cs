@@ -1,6 +1,6 @@
 using Zephyros.Core.Units;
 
-namespace Zephyros.Core.Model;
+namespace Zephyros.Core.Model.Speech;
 
 /// <summary>Says figures as a voice says them: "14.2 volts".</summary>
 public static class SpokenFigures

@@ -1,7 +1,7 @@
 using System.ComponentModel;
 using System.ComponentModel.DataAnnotations;
 
-namespace Zephyros.Core.Model;
+namespace Zephyros.Core.Model.Speech;
 
 /// <summary>A reading that is spoken after the words of an announcement.</summary>
 public sealed record SpokenValue

@@ -1,4 +1,4 @@
-namespace Zephyros.Core.Model;
+namespace Zephyros.Core.Model.Speech;
 
 /// <summary>Which reading of a sensor is spoken.</summary>
 public enum SpokenReading

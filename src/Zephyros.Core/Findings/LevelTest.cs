@@ -7,23 +7,29 @@ using Zephyros.Core.Units;
 
 namespace Zephyros.Core.Findings;
 
-/// <summary>A condition that asks whether a voltage has fallen below a level.</summary>
+/// <summary>A condition that asks whether a reading has fallen below a level.</summary>
 /// <param name="Id">The id of the condition.</param>
 /// <param name="Condition">The condition.</param>
 /// <param name="Test">The part of it that asks.</param>
 /// <param name="Sensor">The sensor that it asks.</param>
-internal sealed record BatteryTest(string Id, Condition Condition, SensorTest Test, Sensor Sensor)
+internal sealed record LevelTest(string Id, Condition Condition, SensorTest Test, Sensor Sensor)
 {
-    /// <summary>All of a setup, by the condition's id.</summary>
+    /// <summary>Those that ask a voltage, by the condition's id.</summary>
     /// <param name="setup">The setup.</param>
     /// <param name="origin">Who measures the voltage.</param>
-    public static IEnumerable<BatteryTest> Of(Setup setup, SensorOrigin origin) =>
-        from condition in setup.Model.Conditions.OrderBy(c => c.Key, StringComparer.Ordinal)
-        from test in TestTrees.SensorTests(condition.Value.Test)
-        where test.Relation == Relation.Below
-        let sensor = setup.Model.Sensors[test.Sensor]
-        where sensor.Measures == SensorSubject.Voltage && sensor.MeasuredBy == origin
-        select new BatteryTest(condition.Key, condition.Value, test, sensor);
+    public static IEnumerable<LevelTest> OfBattery(Setup setup, SensorOrigin origin) =>
+        All(setup).Where(t => t.Sensor.Measures == SensorSubject.Voltage && t.Sensor.MeasuredBy == origin);
+
+    /// <summary>Those that are announced and ask the link, either way, by the condition's id.</summary>
+    public static IEnumerable<LevelTest> OfSignal(Setup setup) =>
+        All(setup)
+            .Where(t =>
+                t.Sensor.Measures
+                    is SensorSubject.LinkQuality
+                        or SensorSubject.Strength
+                        or SensorSubject.DownLinkQuality
+                && t.Spoken(setup).Any()
+            );
 
     /// <summary>The announcements that the condition sets off, as far as they are enabled.</summary>
     public IEnumerable<KeyValuePair<string, Announcement>> Spoken(Setup setup) =>
@@ -50,6 +56,12 @@ internal sealed record BatteryTest(string Id, Condition Condition, SensorTest Te
         );
 
     /// <summary>The edit that asks for another level.</summary>
-    public SetupEdit At(Setup setup, Volts level) =>
-        Asking(setup, $"“{Condition.Label}” below {level}", Test with { Limit = new Reading(level.Value) });
+    public SetupEdit At(Setup setup, Reading level) =>
+        Asking(setup, $"“{Condition.Label}” below {Sensor.LimitWords(level)}", Test with { Limit = level });
+
+    private static IEnumerable<LevelTest> All(Setup setup) =>
+        from condition in setup.Model.Conditions.OrderBy(c => c.Key, StringComparer.Ordinal)
+        from test in TestTrees.SensorTests(condition.Value.Test)
+        where test.Relation == Relation.Below
+        select new LevelTest(condition.Key, condition.Value, test, setup.Model.Sensors[test.Sensor]);
 }
