@@ -91,6 +91,12 @@ const VIEWS = [
   { name: 'condition', path: '/craft/sandpiper/model?part=logic', prepare: editCondition },
   { name: 'step', path: '/craft/sandpiper/model', prepare: editCurve },
   { name: 'board', path: '/craft/gannet/board', main: true },
+  {
+    name: 'loss',
+    path: '/craft/sandpiper/board?part=loss',
+    prepare: (page) => page.getByText(/^It comes down within/).waitFor(),
+    main: true,
+  },
   { name: 'leap', path: '/craft/sandpiper/proof', prepare: breakPromise },
   {
     name: 'announcements',
@@ -135,7 +141,6 @@ const VIEWS = [
   {
     name: 'wiggle',
     path: '/craft/sandpiper/board?part=measure',
-    main: true,
     prepare: async (page) => {
       await page.getByRole('button', { name: 'Read all at once' }).click();
       await page.getByText('Everything is known.').waitFor();

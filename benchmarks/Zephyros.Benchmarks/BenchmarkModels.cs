@@ -67,6 +67,7 @@ internal static class BenchmarkModels
             Announcements = setup.Model.Announcements.Clear(),
             Overrides = setup.Model.Overrides.Clear(),
             States = setup.Model.States.Clear(),
+            Timers = setup.Model.Timers.Clear(),
         };
         return setup with { Model = bare };
     }

@@ -6,7 +6,7 @@ using Zephyros.Benchmarks;
 
 // First argument: the folder of the built application. With "live" as second one, only the running application is measured.
 // The inner loops run in this process: a build of their own takes long and has hung on machines with a slow registry.
-// "proof" measures the proofs alone, "wire" formats and recordings, "flights" recorded flights.
+// "proof" measures the proofs alone, "wire" formats and recordings, "flights" recorded flights, "loss" losses of the signal.
 if (args is [_, "proof"])
 {
     ProofFigures.Print();
@@ -16,6 +16,12 @@ if (args is [_, "proof"])
 if (args is [_, "flights"])
 {
     FlightFigures.Print();
+    return;
+}
+
+if (args is [_, "loss"])
+{
+    LossFigures.Print();
     return;
 }
 
@@ -34,6 +40,7 @@ if (args is not [_, "live"])
     BenchmarkRunner.Run<WireBenchmarks>(config);
     CaptureFigures.Print();
     FlightFigures.Print();
+    LossFigures.Print();
     KeptMemory.Print();
     ProofFigures.Print();
 }

@@ -9,7 +9,7 @@ public sealed partial class DependencyRuleTests
     // The path of the signal: a room may use those before it and none after.
     private static readonly string[] Rooms = (
         "Units Hands Model Air Wire Captures Board Craft Goggles Setups "
-        + "Edits Return ReadyMade Path Measure Findings Bench Flights Proof Fixes Verdicts Symptoms Evidence Work"
+        + "Edits Return ReadyMade Path Measure Findings Bench Loss Flights Proof Fixes Verdicts Symptoms Evidence Work"
     ).Split(' ');
 
     [Fact]

@@ -260,6 +260,12 @@ public sealed partial class BenchRun
         RunModel();
     }
 
+    /// <summary>When something happens next by itself; <see cref="TimeSpan.MaxValue"/> when nothing does.</summary>
+    internal TimeSpan NextAt => agenda.Next?.At ?? TimeSpan.MaxValue;
+
+    /// <summary>When the next frame and the next packet of telemetry are due.</summary>
+    internal (TimeSpan Frame, TimeSpan Telemetry) Grid => (nextFrame, downLink.NextPacket);
+
     /// <summary>Lets virtual time pass; frames go out and the board works.</summary>
     /// <param name="to">The time to reach. An earlier time than <see cref="Now"/> changes nothing.</param>
     public void AdvanceTo(TimeSpan to)

@@ -33,4 +33,8 @@ public sealed record CraftDescription
     /// <summary>The longest way home that the pilot reckons with; null while none is written down.</summary>
     [Description("The longest way home that the pilot reckons with.")]
     public WayHome? WayHome { get; init; }
+
+    /// <summary>The flight that a loss of the signal is reckoned with; null while none is written down.</summary>
+    [Description("The flight that a loss of the signal is reckoned with.")]
+    public FlightAtLoss? AtLoss { get; init; }
 }

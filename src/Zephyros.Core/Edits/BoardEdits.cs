@@ -32,6 +32,10 @@ public static class BoardEdits
             }
         );
 
+    /// <summary>Lets the board do something else on a loss of the signal.</summary>
+    public static SetupEdit OnLoss(Setup setup, string title, Func<LossSettings, LossSettings> change) =>
+        SetupEdit.Between(title, setup, setup with { Board = setup.Board with { Loss = change(setup.Board.Loss) } });
+
     /// <summary>Gives the board an arm function and feeds its channel from a switch, which arms in its far position.</summary>
     public static SetupEdit ArmWith(Setup setup, string controlId, int aux, Microseconds low, Microseconds high)
     {

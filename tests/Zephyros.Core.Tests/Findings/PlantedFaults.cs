@@ -25,7 +25,14 @@ internal static class PlantedFaults
     /// <summary>What the finding is called, and the setup that has it.</summary>
     public static IReadOnlyDictionary<string, Setup> All { get; } =
         new Dictionary<string, Setup>(
-            Of(VoiceSetups.Faults, SensorSetups.Faults, ReturnFaults.Faults, GogglesSetups.Faults, TimerSetups.Faults),
+            Of(
+                VoiceSetups.Faults,
+                SensorSetups.Faults,
+                ReturnFaults.Faults,
+                GogglesSetups.Faults,
+                TimerSetups.Faults,
+                LossFaults.Faults
+            ),
             StringComparer.Ordinal
         )
         {
@@ -247,7 +254,8 @@ internal static class PlantedFaults
                 SensorSetups.Harmless,
                 ReturnFaults.Harmless,
                 GogglesSetups.Harmless,
-                TimerSetups.Harmless
+                TimerSetups.Harmless,
+                LossFaults.Harmless
             ),
             StringComparer.Ordinal
         )

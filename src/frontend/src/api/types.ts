@@ -102,3 +102,6 @@ export type FlightDrawing = Schemas['FlightDrawing'];
 export type ReplayRequest = Schemas['ReplayRequest'];
 export type MapCell = Schemas['MapCell'];
 export type HearingWay = Schemas['HearingWay'];
+export type LossView = Schemas['LossView'];
+export type LossTimeline = Schemas['LossTimeline'];
+export type FlightAtLoss = Schemas['FlightAtLoss'];

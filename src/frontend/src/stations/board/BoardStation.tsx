@@ -18,6 +18,7 @@ import { StationParts } from '../StationParts';
 import { ComparePart } from './ComparePart';
 import { FunctionTable } from './FunctionTable';
 import { GuardFields } from './GuardFields';
+import { LossPart } from './loss/LossPart';
 import { LossFields } from './LossFields';
 import { MeasurePart } from './MeasurePart';
 import { PositionTable } from './PositionTable';
@@ -46,6 +47,7 @@ export default function BoardStation({ id, setup, view, changes }: Props) {
           name: 'Measure',
           content: <MeasurePart key={id} id={id} setup={setup} view={view} changes={changes} />,
         },
+        { part: 'loss', name: 'Loss', content: <LossPart id={id} setup={setup} changes={changes} /> },
         { part: 'compare', name: 'Compare', content: <ComparePart id={id} /> },
         { part: 'symptoms', name: 'Symptoms', content: <SymptomsPart id={id} changes={changes} /> },
       ]}

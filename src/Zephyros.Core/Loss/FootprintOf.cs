@@ -1,0 +1,95 @@
+using Zephyros.Core.Board;
+using Zephyros.Core.Craft;
+using Zephyros.Core.Setups;
+using Zephyros.Core.Units;
+
+namespace Zephyros.Core.Loss;
+
+/// <summary>Where craft come down, from their ways.</summary>
+internal static class FootprintOf
+{
+    /// <summary>The footprint that takes in every one of some ways.</summary>
+    public static Footprint Courses(
+        Setup setup,
+        FlightAtLoss flight,
+        Percent throttle,
+        IReadOnlyList<LossCourse> courses
+    )
+    {
+        if (courses.FirstOrDefault(c => c.Touchdown is null) is { } open)
+            return Open(setup, flight, throttle, open.Legs[^1]);
+        var reach = new Metres(courses.Max(c => c.Legs[^1].Reach.Value));
+        var last = courses.MaxBy(c => c.Legs[^1].Far.Value)!.Legs;
+        var speed = last.Count > 1 ? last[^2].Impact : default;
+        Joules? energy = flight.Mass is { } mass ? new Joules(mass.Value / 1000 * speed.Value * speed.Value / 2) : null;
+        return new Footprint(
+            reach,
+            last[^1].Far,
+            new Milliseconds(courses.Max(c => c.Legs[^1].Begins.TotalMilliseconds)),
+            speed,
+            energy,
+            [Stand("The pilot", "is", flight.Pilot, reach), Stand("People or road", "are", flight.Line, reach)],
+            flight.Pilot <= reach || flight.Line <= reach
+        ).WithoutEmpty();
+    }
+
+    // It flies on, or home: what ends that is the battery, or the ground at home.
+    private static Footprint Open(Setup setup, FlightAtLoss flight, Percent throttle, CourseLeg leg)
+    {
+        if (leg.Kind == LegKind.Returning)
+            return new Footprint(
+                null,
+                null,
+                null,
+                null,
+                null,
+                [
+                    "It flies home by itself, as far as position fix, battery and wind let it: whatever lies between is under its way. Where one of them fails it comes down there.",
+                ],
+                Struck: true
+            );
+        var model = BatteryModel.Of(setup.Craft);
+        if (model is null)
+            return new Footprint(
+                null,
+                null,
+                null,
+                null,
+                null,
+                [
+                    "Nothing that the board does brings it down: it flies on until the battery is empty, and that is not written down. No place is far enough.",
+                ],
+                Struck: true
+            );
+        var current = model.Current(MotorLevel.Thrust, new Percent((throttle.Value + 100) / 2));
+        var hours = model.Battery.Capacity.Value / 1000 / current.Value;
+        var reach = new Metres((flight.Speed + flight.Wind).Value * hours * 3600);
+        return new Footprint(
+            reach,
+            null,
+            null,
+            null,
+            null,
+            [
+                $"Nothing that the board does brings it down: a full battery carries it {Figures.Plain(hours * 60, 1)} min at {current}, {Figures.Plain(reach.Value / 1000, 1)} km in any direction. No place is far enough.",
+            ],
+            Struck: true
+        );
+    }
+
+    private static Footprint WithoutEmpty(this Footprint made) =>
+        made with
+        {
+            Words = [.. made.Words.Where(w => w.Length > 0)],
+        };
+
+    private static string Stand(string who, string verb, Metres? where, Metres reach)
+    {
+        if (where is not { } far)
+            return "";
+        var (circle, distance) = ($"{Figures.Plain(reach.Value, 0)} m", $"{Figures.Plain(far.Value, 0)} m");
+        return far <= reach
+            ? $"{who}, {distance} away, {verb} inside the circle of {circle}: not there."
+            : $"{who}, {distance} away, {verb} outside the circle of {circle}.";
+    }
+}

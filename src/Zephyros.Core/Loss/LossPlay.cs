@@ -1,0 +1,98 @@
+using Zephyros.Core.Bench;
+using Zephyros.Core.Board;
+using Zephyros.Core.Craft;
+using Zephyros.Core.Setups;
+using Zephyros.Core.Units;
+
+namespace Zephyros.Core.Loss;
+
+/// <summary>A loss of the signal as it was played on the bench, to be seen with one flight or another.</summary>
+public sealed class LossPlay
+{
+    // A return of the signal is looked at so long.
+    private static readonly TimeSpan LatestReturn = TimeSpan.FromSeconds(60);
+
+    // After the last thing that happened in one phase the others are played so much further.
+    private static readonly TimeSpan Beyond = TimeSpan.FromSeconds(2);
+
+    // Of a way that is drawn, besides the places where its legs begin.
+    private const int Points = 120;
+
+    private readonly Setup setup;
+    private readonly Percent throttle;
+    private readonly ArmedBench armed;
+    private readonly IReadOnlyList<LossRun> runs;
+    private readonly IReadOnlyList<ReturnSpan> returns;
+
+    private LossPlay(Setup setup, Percent throttle, ArmedBench armed)
+    {
+        (this.setup, this.throttle, this.armed) = (setup, throttle, armed);
+        runs = Runs(setup, armed.Bench);
+        returns = ReturnSweep.Of(runs[0], setup.Wire.FramePeriod.ToTimeSpan(), LatestReturn);
+    }
+
+    /// <summary>Plays the loss of a setup.</summary>
+    /// <param name="setup">A valid setup.</param>
+    /// <param name="throttle">Where the throttle stick stands, -100 to 100 %.</param>
+    /// <param name="fix">True while the board has a position fix.</param>
+    /// <returns>Null when no hands that were tried arm the craft.</returns>
+    public static LossPlay? Of(Setup setup, Percent throttle, bool fix) =>
+        ArmedBench.Of(setup, throttle, fix) is { } armed ? new LossPlay(setup, throttle, armed) : null;
+
+    /// <summary>The timeline for a flight.</summary>
+    public LossTimeline With(FlightAtLoss flight)
+    {
+        LossCourse[] courses =
+        [
+            .. runs.Select(r => new LossCourse(flight, [.. r.States.Select(s => (s.After, s.State))])),
+        ];
+        var worst = courses.MaxBy(c => c.Legs[^1].Begins)!;
+        var end = worst.Legs[^1].Begins;
+        if (worst.Touchdown is null)
+            end += Beyond * 2;
+        return new LossTimeline(
+            armed.Hands,
+            LossMarks.Of(setup, runs, courses),
+            returns,
+            [
+                .. Enumerable
+                    .Range(0, Points + 1)
+                    .Select(i => end * i / Points)
+                    .Concat(worst.Legs.Select(l => l.Begins))
+                    .Order()
+                    .Select(t => Point(worst, t)),
+            ],
+            FootprintOf.Courses(setup, flight, throttle, courses)
+        );
+    }
+
+    // The last packet can come just after a frame or just before one, and the same to telemetry.
+    private static IReadOnlyList<LossRun> Runs(Setup setup, BenchRun armed)
+    {
+        var loss = setup.Board.Loss;
+        var longest = LossRun.Longest + loss.Grace.ToTimeSpan();
+        if (loss.Procedure != LossProcedure.Stop)
+            longest += loss.LandingTime.ToTimeSpan();
+        var (frame, telemetry) = armed.Grid;
+        var first = LossRun.Play(armed, frame, longest);
+        var rest = first.LastEvent + Beyond;
+        return
+        [
+            first,
+            .. new[] { frame - TimeSpan.FromTicks(1), telemetry, telemetry - TimeSpan.FromTicks(1) }
+                .Where(t => t >= armed.Now && t < TimeSpan.MaxValue - rest)
+                .Select(t => LossRun.Play(armed, t, rest)),
+        ];
+    }
+
+    private static CoursePoint Point(LossCourse course, TimeSpan at)
+    {
+        var (far, high) = course.At(at);
+        return new CoursePoint(
+            new Milliseconds(at.TotalMilliseconds),
+            far,
+            high,
+            course.Legs.Last(l => l.Begins <= at).Kind
+        );
+    }
+}

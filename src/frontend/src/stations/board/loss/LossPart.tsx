@@ -1,0 +1,171 @@
+import { useState } from 'react';
+import { makeEdit } from '../../../api/edits';
+import { RANGES } from '../../../api/generated/ranges';
+import type { FlightAtLoss, LossView, Setup } from '../../../api/types';
+import { LookAtDrafts } from '../../../edits/LookAtDrafts';
+import type { Changes } from '../../../edits/useChanges';
+import { figure, together } from '../../../ui/figures';
+import { Notice } from '../../../ui/Notice';
+import { NumberField } from '../../../ui/NumberField';
+import { SelectField } from '../../../ui/SelectField';
+import { MarkTable } from './MarkTable';
+import { PlanView } from './PlanView';
+import { PlayOnBench } from './PlayOnBench';
+import { ReturnBar } from './ReturnBar';
+import { SideView } from './SideView';
+import { FlightSlider, type PutFlight } from './FlightSlider';
+import { useLoss } from './useLoss';
+
+/** Kilometres an hour in a metre a second. */
+const KMH = 3.6;
+
+interface Props {
+  id: string;
+  setup: Setup;
+  changes: Changes;
+}
+
+/** What happens from the last packet to a craft at rest, where it comes down, and what happens when the signal comes back. */
+export function LossPart({ id, setup, changes }: Props) {
+  // What a slider shows while it is dragged; what is written down otherwise.
+  const [dragged, drag] = useState<FlightAtLoss | null>(null);
+  const [throttle, setThrottle] = useState(0);
+  const [fix, setFix] = useState(false);
+  const { data, error } = useLoss(id, setup, dragged ?? setup.craft.atLoss ?? null, throttle, fix);
+  if (error) return <Notice title={error.message} />;
+  if (!data) return <p className="text-soft">The loss is being played.</p>;
+  const written = setup.craft.atLoss;
+  const flight = dragged ?? written ?? data.flight;
+  const put: PutFlight = (title, member, value) =>
+    void changes
+      .edit(
+        makeEdit(title, setup, [
+          written
+            ? { path: ['craft', 'atLoss', member], value }
+            : { path: ['craft', 'atLoss'], value: { ...flight, [member]: value } },
+        ]),
+      )
+      // What was dragged since then is not written down yet.
+      .finally(() => drag((now) => (now === dragged ? null : now)));
+  const slider = { flight, moved: dragged !== null, drag, put };
+  return (
+    <div className="grid gap-x-8 gap-y-5 xl:grid-cols-[minmax(0,1fr)_20rem]">
+      <div className="flex min-w-0 flex-col gap-5">
+        <Outcome view={data} flight={flight} />
+        {data.timeline && (
+          <>
+            <SideView timeline={data.timeline} />
+            <MarkTable marks={data.timeline.marks} />
+            <ReturnBar returns={data.timeline.returns} />
+            <PlayOnBench hands={data.timeline.hands} fix={fix} />
+          </>
+        )}
+      </div>
+      <section aria-labelledby="at-loss" className="flex min-w-0 flex-col gap-3">
+        <h2 id="at-loss" className="text-lg font-bold">
+          The flight at the last packet
+        </h2>
+        <FlightSlider {...slider} member="speed" label="Speed" unit="km/h" factor={KMH} most={150} step={1} />
+        <FlightSlider {...slider} member="height" label="Height" unit="m" most={150} step={1} />
+        <FlightSlider {...slider} member="wind" label="Wind, from anywhere" unit="m/s" most={20} step={1} />
+        <LookAtDrafts changes={changes}>
+          <div className="flex flex-wrap items-end gap-x-5 gap-y-3">
+            <SelectField
+              label="Throttle stick"
+              value={String(throttle)}
+              options={[
+                { value: '0', label: 'at half' },
+                { value: '100', label: 'up' },
+                { value: '-100', label: 'down' },
+              ]}
+              onChange={(v) => setThrottle(Number(v))}
+            />
+            <SelectField
+              label="Position fix"
+              value={fix ? 'fix' : 'none'}
+              options={[
+                { value: 'none', label: 'none' },
+                { value: 'fix', label: 'there is one' },
+              ]}
+              onChange={(v) => setFix(v === 'fix')}
+            />
+            <NumberField
+              label="Lands at"
+              unit="m/s"
+              value={flight.descent ?? 2}
+              {...RANGES['craft.atLoss.descent']}
+              step={0.5}
+              onCommit={(v) => put(`A landing at ${v} m/s`, 'descent', v)}
+            />
+            <Known flight={flight} member="fallsAt" label="Terminal velocity" unit="m/s" put={put} />
+            <Known flight={flight} member="mass" label="Weighs" unit="g" put={put} />
+            <Known flight={flight} member="pilot" label="The pilot is away" unit="m" put={put} />
+            <Known flight={flight} member="line" label="People or road are away" unit="m" put={put} />
+          </div>
+        </LookAtDrafts>
+        <p className="text-sm text-soft">
+          0: not known. Without the terminal velocity of its fall the air is left out, and the craft comes furthest.
+        </p>
+        {data.timeline && <PlanView footprint={data.timeline.footprint} flight={flight} />}
+      </section>
+    </div>
+  );
+}
+
+function Outcome({ view: { timeline }, flight }: { view: LossView; flight: FlightAtLoss }) {
+  if (timeline === null)
+    return (
+      <p className="max-w-[75ch]">
+        <b>Nothing that was tried arms this craft</b>, so that no loss can be played: the findings and the bench say
+        why.
+      </p>
+    );
+  const { footprint } = timeline;
+  const start = `At ${figure(flight.speed * KMH, 0)} km/h, ${figure(flight.height, 0)} m up`;
+  return (
+    <section aria-labelledby="outcome" className="max-w-[75ch]">
+      <h2 id="outcome" className="text-xl leading-snug font-bold">
+        {footprint.rest !== null && footprint.reach !== null
+          ? together(
+              `${start}: on the ground after ${figure(footprint.rest / 1000, 1)} s, up to ${figure(footprint.reach, 0)} m on, at ${figure((footprint.impact ?? 0) * KMH, 0)} km/h`,
+            )
+          : `${start}: the board does not bring it down`}
+      </h2>
+      <p className={footprint.struck ? 'text-rust' : 'text-soft'}>
+        {footprint.words.map(together).join(' ')}
+        {footprint.energy !== null && <> The impact has {figure(footprint.energy, 0)} J.</>}
+      </p>
+      <p className="text-sm text-soft">
+        A simulated loss is not a bench test, and the law where you fly decides on distances.
+      </p>
+    </section>
+  );
+}
+
+type Optional = 'fallsAt' | 'mass' | 'pilot' | 'line';
+
+function Known({
+  flight,
+  member,
+  label,
+  unit,
+  put,
+}: {
+  flight: FlightAtLoss;
+  member: Optional;
+  label: string;
+  unit: string;
+  put: PutFlight;
+}) {
+  return (
+    <NumberField
+      label={label}
+      unit={unit}
+      value={flight[member] ?? 0}
+      min={0}
+      max={RANGES[`craft.atLoss.${member}`].max}
+      step={1}
+      onCommit={(v) => put(v === 0 ? `${label}: not known` : `${label} ${v} ${unit}`, member, v === 0 ? undefined : v)}
+    />
+  );
+}

@@ -1,0 +1,55 @@
+import type { FlightAtLoss, LossTimeline } from '../../../api/types';
+import { figure } from '../../../ui/figures';
+
+const SIZE = 300;
+
+/** The circle in which the craft comes down, from above, with who stands how far away. */
+export function PlanView({ footprint, flight }: { footprint: LossTimeline['footprint']; flight: FlightAtLoss }) {
+  const reach = footprint.reach ?? null;
+  const [pilot, line] = [flight.pilot ?? null, flight.line ?? null];
+  const widest = Math.max(10, (footprint.rest !== null ? reach : null) ?? 0, pilot ?? 0, line ?? 0) * 1.12;
+  const m = (metres: number) => (metres / widest) * (SIZE / 2);
+  const everywhere = footprint.rest === null;
+  const words = everywhere
+    ? 'No circle bounds it: no place is far enough'
+    : `It comes down within ${figure(reach ?? 0, 0)} m`;
+  return (
+    <figure>
+      <svg
+        viewBox={`${-SIZE / 2} ${-SIZE / 2} ${SIZE} ${SIZE}`}
+        className="w-full rounded border border-line bg-sheet"
+        role="img"
+        aria-label={`From above: ${words}`}
+      >
+        {everywhere ? (
+          <rect x={-SIZE / 2} y={-SIZE / 2} width={SIZE} height={SIZE} className="fill-rust-wash" />
+        ) : (
+          <circle r={m(reach ?? 0)} className="fill-rust-wash stroke-rust" strokeWidth={2} />
+        )}
+        {line !== null && (
+          <g>
+            <line x1={m(line)} x2={m(line)} y1={-SIZE / 2} y2={SIZE / 2} className="stroke-ink" strokeWidth={2} />
+            <text x={m(line) - 5} y={-SIZE / 2 + 16} textAnchor="end" className="fill-ink text-[12px]">
+              people or road {figure(line, 0)} m
+            </text>
+          </g>
+        )}
+        <path d="M-6 0H6M0 -6V6" className="stroke-ink" strokeWidth={2} />
+        <text x={9} y={-6} className="fill-ink text-[12px]">
+          last packet
+        </text>
+        {pilot !== null && (
+          <g>
+            <circle cx={-m(pilot)} r={6} className="fill-sea" />
+            <text x={Math.max(-m(pilot), 44 - SIZE / 2)} y={20} textAnchor="middle" className="fill-ink text-[12px]">
+              pilot {figure(pilot, 0)} m
+            </text>
+          </g>
+        )}
+      </svg>
+      <figcaption className="text-sm text-soft">
+        {words}, in whatever direction it flies and the wind blows. Stand outside, not in it.
+      </figcaption>
+    </figure>
+  );
+}

@@ -1,0 +1,46 @@
+using Zephyros.Core.Board;
+using Zephyros.Core.Craft;
+using Zephyros.Core.Setups;
+
+namespace Zephyros.Core.Tests.Findings;
+
+/// <summary>Faults of what the board does on a loss, and the same as it should be.</summary>
+internal static class LossFaults
+{
+    private static readonly LossSettings Lands = new()
+    {
+        Procedure = LossProcedure.Land,
+        LandingTime = new(20_000),
+        Recovery = FlightRecovery.StickMoved,
+        FlownOnly = true,
+    };
+
+    public static IReadOnlyDictionary<string, Setup> Faults { get; } =
+        new Dictionary<string, Setup>(StringComparer.Ordinal)
+        {
+            ["landing-too-short"] = With(l => l with { LandingTime = new(19_000) }),
+            ["grace-outlasts-fall"] = With(l => l with { Grace = new(3000), GraceValues = GraceValues.Substituted }),
+            ["recovery-throws"] = With(l => l with { Recovery = FlightRecovery.AtOnce }),
+        };
+
+    public static IReadOnlyDictionary<string, Setup> Harmless { get; } =
+        new Dictionary<string, Setup>(StringComparer.Ordinal)
+        {
+            ["a landing that just lasts"] = With(l => l),
+            ["a grace time shorter than the fall"] = With(l =>
+                l with
+                {
+                    Grace = new(2000),
+                    GraceValues = GraceValues.Substituted,
+                }
+            ),
+            ["a long grace time on the last values"] = With(l => l with { Grace = new(3000) }),
+        };
+
+    // Forty metres: 20 s at 2 m/s, and 2.86 s in a fall.
+    private static Setup With(Func<LossSettings, LossSettings> change)
+    {
+        var setup = Demo.Plain.WithBoard(b => b with { Loss = change(Lands) });
+        return setup with { Craft = setup.Craft with { AtLoss = FlightAtLoss.Usual with { Height = new(40) } } };
+    }
+}

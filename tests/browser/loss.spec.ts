@@ -1,0 +1,47 @@
+import { expect, test } from './fixtures';
+
+const row = (text: RegExp) => ({ hasText: text });
+
+test('a loss at 60 km/h is read second by second, and a landing is made long enough, with the keyboard', async ({
+  craft,
+}) => {
+  const page = await craft('wren', 'board?part=loss');
+  const speed = page.getByRole('slider', { name: 'Speed' });
+  await speed.focus();
+  await page.keyboard.press('Home');
+  for (let i = 0; i < 60; i++) await page.keyboard.press('ArrowRight');
+  const height = page.getByRole('slider', { name: 'Height' });
+  await height.focus();
+  await page.keyboard.press('Home');
+  for (let i = 0; i < 40; i++) await page.keyboard.press('ArrowRight');
+  await page.keyboard.press('Tab');
+  await expect(page.getByRole('button', { name: 'Saved, revision 3' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: /^At 60 km\/h, 40 m up/ })).toBeVisible();
+  // The board knows first, the pilot much later, and the craft is on its way down by then.
+  const marks = page.getByRole('row');
+  await expect(marks.filter(row(/The board knows that the signal is lost/))).toContainText('143 to 150 ms');
+  await expect(marks.filter(row(/The transmitter says “Signal lost”/))).toContainText('0.9 to 1 s');
+  await expect(marks.filter(row(/The motors stop/))).toContainText('40 m');
+  await expect(page.getByText('The motors stay off until the arm switch was off and on again.')).toBeVisible();
+
+  await page.getByRole('tab', { name: 'Settings' }).press('Enter');
+  await page.getByRole('button', { name: 'Change: Lost signal' }).press('Enter');
+  await page.getByRole('combobox', { name: 'then', exact: true }).selectOption({ label: 'lands' });
+  const finding = page.getByRole('article').filter({ hasText: 'The landing ends 30 m above the ground' });
+  await expect(finding).toBeVisible();
+  await page.getByRole('tab', { name: 'Loss' }).press('Enter');
+  await expect(marks.filter(row(/It comes down by itself/))).toContainText('40 m');
+  await expect(page.getByText(/Dangerous\./)).toBeVisible();
+  await finding.getByRole('button', { name: 'Lands for 40 s' }).press('Enter');
+  await expect(finding).toHaveCount(0);
+  await expect(marks.filter(row(/The motors stop/))).toContainText('0 m');
+});
+
+test('the same loss is played on the bench', async ({ craft }) => {
+  const page = await craft('wren', 'board?part=loss');
+  await page.getByRole('button', { name: 'Play it on the bench' }).press('Enter');
+  const log = page.getByRole('log');
+  await expect(log).toContainText('Armed', { timeout: 15_000 });
+  await expect(log).toContainText('Signal lost, motors stopped', { timeout: 15_000 });
+  await expect(page.getByRole('button', { name: 'Play it on the bench' })).toBeEnabled();
+});
