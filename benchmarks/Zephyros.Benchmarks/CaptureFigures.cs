@@ -40,7 +40,7 @@ internal static class CaptureFigures
 
     private static void Read(byte[] file) => CaptureFile.Read(new MemoryStream(file), CancellationToken.None);
 
-    // A recording of so many megabytes, of frames that all differ.
+    // A recording of so many megabytes, of frames that all differ as hands move: what leaps is not believed without a checksum.
     private static byte[] File(WireFormat format, int megabytes)
     {
         const long Period = 10_000_000;
@@ -48,12 +48,17 @@ internal static class CaptureFigures
         var random = new Random(1);
         var edges = new List<Edge>();
         var counts = new int[wire.Channels];
+        int[] pulses = [.. Enumerable.Repeat(1500, wire.Channels)];
         var bytes = new byte[Math.Max(1, wire.FrameBytes)];
         // Eighteen bytes at most for each change of level.
         for (var i = 0; edges.Count * 18L < megabytes * 1_000_000L; i++)
         {
             for (var c = 0; c < counts.Length; c++)
-                counts[c] = wire.ToCount(new(1000 + random.Next(1000)), CountRounding.Nearest);
+            {
+                pulses[c] = Math.Clamp(pulses[c] + random.Next(-20, 21), 1000, 2000);
+                counts[c] = wire.ToCount(new(pulses[c]), CountRounding.Nearest);
+            }
+
             if (format.Codec() is SerialCodec serial)
                 SerialWave.Draw(bytes.AsSpan(0, serial.Write(counts, i, bytes)), serial.Framing, i * Period, edges);
             else
