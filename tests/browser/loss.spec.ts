@@ -19,7 +19,7 @@ test('a loss at 60 km/h is read second by second, and a landing is made long eno
   await expect(page.getByRole('heading', { name: /^At 60 km\/h, 40 m up/ })).toBeVisible();
   // The board knows first, the pilot much later, and the craft is on its way down by then.
   const marks = page.getByRole('row');
-  await expect(marks.filter(row(/The board knows that the signal is lost/))).toContainText('143 to 150 ms');
+  await expect(marks.filter(row(/The board knows that the signal is lost/))).toContainText('443 to 450 ms');
   await expect(marks.filter(row(/The transmitter says “Signal lost”/))).toContainText('0.9 to 1 s');
   await expect(marks.filter(row(/The motors stop/))).toContainText('40 m');
   await expect(page.getByText('The motors stay off until the arm switch was off and on again.')).toBeVisible();

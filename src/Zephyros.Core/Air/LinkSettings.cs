@@ -98,6 +98,14 @@ public sealed record LinkSettings
     [Description("What the receiver does on its signal wire while nothing arrives by radio.")]
     public ReceiverLoss OnLoss { get; init; }
 
+    /// <summary>How long the receiver goes on with the last values after the last packet, until it does what <see cref="OnLoss"/> says;
+    /// null while nobody has measured it.</summary>
+    [Description(
+        "How long the receiver goes on with the last values after the last packet, in milliseconds; without it, the usual time."
+    )]
+    [Range(100, 10000)]
+    public Milliseconds? GivesUpAfter { get; init; }
+
     /// <summary>The preset of each channel by its number, for <see cref="ReceiverLoss.Preset"/>; a channel without one keeps its last value.</summary>
     [Description(
         "The preset of each channel by its number, in microseconds; a channel without one keeps its last value."

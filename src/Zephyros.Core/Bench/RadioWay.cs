@@ -11,6 +11,9 @@ internal sealed class RadioWay
     [Figure(Station.Air, "A receiver takes the signal for lost without a packet for", ProvenanceKind.OwnAssumption)]
     public static readonly TimeSpan GivesUpAfter = TimeSpan.FromMilliseconds(300);
 
+    /// <summary>Without a packet for so long the receiver of a link takes the signal for lost; the usual time while it is not measured.</summary>
+    public static TimeSpan GivesUp(LinkSettings link) => link.GivesUpAfter?.ToTimeSpan() ?? GivesUpAfter;
+
     private readonly PacketShare share = new();
     private readonly LinkSettings link;
     private readonly PacketLuck luck;
@@ -72,7 +75,7 @@ internal sealed class RadioWay
             arrived = true;
         }
 
-        Up = now - last < GivesUpAfter;
+        Up = now - last < GivesUp(link);
         return arrived;
     }
 }

@@ -21,7 +21,7 @@ public static class ReceiverRecording
     private const double HeldFor = 1700;
 
     // How long the link is away, in milliseconds.
-    private const double AwayFor = 900;
+    private const double AwayFor = 600;
 
     private const int DisturbedEvery = 9;
     private const long DisturbanceLength = 250_000;
@@ -72,13 +72,14 @@ public static class ReceiverRecording
     private static IEnumerable<(int[]? Counts, LossKind? Says)> Away(SignalPlan plan, int[][] frames)
     {
         var period = plan.Setup.Wire.FramePeriod.Value;
+        var givesUp = RadioWay.GivesUp(plan.Setup.Air).TotalMilliseconds;
         var from = frames.Length / 2;
         for (var i = 0; i < frames.Length; i++)
         {
             var since = (i - from) * period;
-            if (since is < 0 or >= AwayFor)
+            if (since < 0 || since >= givesUp + AwayFor)
                 yield return (frames[i], null);
-            else if (since < RadioWay.GivesUpAfter.TotalMilliseconds)
+            else if (since < givesUp)
                 yield return (frames[from], LossKind.FrameLost);
             else
                 yield return (AtLoss(plan, frames[from]), null);

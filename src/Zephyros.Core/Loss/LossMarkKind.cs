@@ -6,6 +6,9 @@ public enum LossMarkKind
     /// <summary>The last packet came.</summary>
     LastPacket,
 
+    /// <summary>The receiver takes the signal for lost.</summary>
+    ReceiverGivesUp,
+
     /// <summary>The motors do something else while the board still takes the signal for good: presets do that.</summary>
     MotorsChange,
 

@@ -66,7 +66,8 @@ internal static class LossMarks
         LossCourse course
     )
     {
-        yield return (LossMarkKind.LastPacket, "The last packet comes", Receiver(setup.Air), TimeSpan.Zero);
+        yield return (LossMarkKind.LastPacket, "The last packet comes", "", TimeSpan.Zero);
+        yield return (LossMarkKind.ReceiverGivesUp, Receiver(setup.Air), GivesUp(setup.Air), run.GivesUp);
         for (var i = 1; i < run.States.Count; i++)
             foreach (var (kind, text, because) in Changes(setup, run.States[i - 1].State, run.States[i].State))
                 yield return (kind, text, because, run.States[i].After);
@@ -81,10 +82,13 @@ internal static class LossMarks
     private static string Receiver(LinkSettings link) =>
         link.OnLoss switch
         {
-            ReceiverLoss.Silent => "the receiver falls silent",
-            ReceiverLoss.Hold => "the receiver goes on with the last values",
-            ReceiverLoss.Preset => "the receiver sends its presets",
+            ReceiverLoss.Silent => "The receiver falls silent",
+            ReceiverLoss.Hold => "The receiver gives up, and goes on with the last values",
+            ReceiverLoss.Preset => "The receiver sends its presets",
         };
+
+    private static string GivesUp(LinkSettings link) =>
+        $"{new Milliseconds(RadioWay.GivesUp(link).TotalMilliseconds).Words} without a packet{(link.GivesUpAfter is null ? ", as we assume: measure it" : "")}";
 
     private static IEnumerable<(LossMarkKind Kind, string Text, string Because)> Changes(
         Setup setup,

@@ -24,6 +24,9 @@ public sealed class LossPlay
     private readonly IReadOnlyList<LossRun> runs;
     private readonly IReadOnlyList<ReturnSpan> returns;
 
+    /// <summary>The bench before the loss, and when the last packet comes in the play that the returns are of.</summary>
+    internal (BenchRun Bench, TimeSpan Loss) Begins => (armed.Bench, runs[0].Loss);
+
     private LossPlay(Setup setup, Percent throttle, ArmedBench armed)
     {
         (this.setup, this.throttle, this.armed) = (setup, throttle, armed);
@@ -66,14 +69,18 @@ public sealed class LossPlay
         );
     }
 
-    // The last packet can come just after a frame or just before one, and the same to telemetry.
+    // The receiver can give up just after a frame or just before one, and the last packet come so to telemetry.
     private static IReadOnlyList<LossRun> Runs(Setup setup, BenchRun armed)
     {
         var loss = setup.Board.Loss;
-        var longest = LossRun.Longest + loss.Grace.ToTimeSpan();
+        var givesUp = RadioWay.GivesUp(setup.Air);
+        var longest = LossRun.Longest + givesUp + loss.Grace.ToTimeSpan();
         if (loss.Procedure != LossProcedure.Stop)
             longest += loss.LandingTime.ToTimeSpan();
         var (frame, telemetry) = armed.Grid;
+        // The receiver gives up with a frame, or just before one.
+        var period = setup.Wire.FramePeriod.ToTimeSpan();
+        frame += (period * Math.Ceiling(givesUp / period)) - givesUp;
         var first = LossRun.Play(armed, frame, longest);
         var rest = first.LastEvent + Beyond;
         return

@@ -9,13 +9,17 @@ internal sealed class LossRun
     /// <summary>So long the signal stays away at least; a landing that lasts longer is waited for.</summary>
     public static readonly TimeSpan Longest = TimeSpan.FromSeconds(60);
 
-    private LossRun(TimeSpan loss) => Loss = loss;
+    private LossRun(TimeSpan loss, TimeSpan givesUp) => (Loss, GivesUp) = (loss, givesUp);
 
     /// <summary>When the last packet came, on the bench's clock.</summary>
     public TimeSpan Loss { get; }
 
+    /// <summary>When the receiver takes the signal for lost, after the last packet. Until then it goes on with the last values, and so do
+    /// the hands.</summary>
+    public TimeSpan GivesUp { get; }
+
     /// <summary>The states of the board, each with when it began after the last packet and the bench as it stood then; the first is that
-    /// before the loss, at 0.</summary>
+    /// before the loss, at 0, and one more stands where the receiver gives up.</summary>
     public List<(TimeSpan After, BoardState State, BenchRun Bench)> States { get; } = [];
 
     /// <summary>What the transmitter said and when it missed telemetry.</summary>
@@ -29,17 +33,25 @@ internal sealed class LossRun
     {
         var bench = armed.Fork();
         bench.AdvanceTo(loss);
-        var run = new LossRun(loss);
+        var run = new LossRun(loss, RadioWay.GivesUp(bench.Setup.Air));
         var known = bench.Log.Count;
-        bench.SetLink(false);
+        bench.SetTelemetry(false);
         run.States.Add((TimeSpan.Zero, bench.Board, bench.Fork()));
-        while (bench.NextAt <= loss + until)
+        run.Watch(bench, loss + run.GivesUp, ref known);
+        bench.AdvanceTo(loss + run.GivesUp);
+        bench.SetLink(false);
+        run.States.Add((run.GivesUp, bench.Board, bench.Fork()));
+        run.Watch(bench, loss + until, ref known);
+        return run;
+    }
+
+    private void Watch(BenchRun bench, TimeSpan until, ref long known)
+    {
+        while (bench.NextAt <= until)
         {
             bench.AdvanceTo(bench.NextAt);
-            run.Look(bench, ref known);
+            Look(bench, ref known);
         }
-
-        return run;
     }
 
     private void Look(BenchRun bench, ref long known)
@@ -62,6 +74,7 @@ internal sealed class LossRun
     /// <summary>The bench at a time after the last packet, to be played on.</summary>
     public BenchRun At(TimeSpan after)
     {
+        // What stands at one instant twice is told apart by its order: the receiver has given up in the later one.
         var bench = States.Last(s => s.After <= after).Bench.Fork();
         bench.AdvanceTo(Loss + after);
         return bench;

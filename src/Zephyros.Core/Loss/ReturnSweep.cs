@@ -54,6 +54,7 @@ internal static class ReturnSweep
     internal static ReturnOutcome At(LossRun run, TimeSpan at)
     {
         var bench = run.At(at);
+        bench.SetTelemetry(true);
         bench.SetLink(true);
         var back = bench.Now;
         var before = bench.Board;

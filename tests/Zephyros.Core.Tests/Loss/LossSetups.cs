@@ -20,6 +20,7 @@ internal static class LossSetups
             .WithAir(a =>
                 a with
                 {
+                    GivesUpAfter = random.Next(3) == 0 ? null : new(random.Next(100, 2000)),
                     OnLoss = random.Next(2) == 0 ? ReceiverLoss.Silent : (ReceiverLoss)random.Next(3),
                     Presets = presets.ToImmutableDictionary(),
                 }

@@ -64,9 +64,9 @@ public sealed class LossTimelineTests
         {
             var setup = LossSetups.Next(random);
             var throttle = new Percent(random.Next(5) == 0 ? -100 : random.Next(-60, 101));
-            var bench = ArmedBench.Of(setup, throttle, fix: true)!.Bench;
-            var loss = bench.Grid.Frame;
-            var spans = LossPlay.Of(setup, throttle, fix: true)!.With(Flight).Returns;
+            var play = LossPlay.Of(setup, throttle, fix: true)!;
+            var (bench, loss) = play.Begins;
+            var spans = play.With(Flight).Returns;
             Assert.Equal(0, spans[0].From.Value);
             Assert.Equal(60_000, spans[^1].To.Value);
             var times = spans
@@ -103,8 +103,8 @@ public sealed class LossTimelineTests
         var timeline = LossPlay.Of(Demo.Plain, new Percent(0), fix: false)!.With(flight);
         var stop = timeline.Marks.Single(m => m.Kind == LossMarkKind.MotorsStop);
         var ground = timeline.Marks.Single(m => m.Kind == LossMarkKind.Touchdown);
-        // By hand: the signal's time, then sqrt(2 × 40 / 9.80665) s, all at 16.67 m/s.
-        Assert.Equal(Demo.Plain.Board.SignalTimeout.Value, stop.Latest.Value, 3);
+        // By hand: the receiver's time and the board's, then sqrt(2 × 40 / 9.80665) s, all at 16.67 m/s.
+        Assert.Equal(300 + Demo.Plain.Board.SignalTimeout.Value, stop.Latest.Value, 3);
         Assert.Equal(stop.Latest.Value + 2856.2, ground.Latest.Value, 0);
         Assert.Equal(ground.Latest.Value / 1000 * 60 / 3.6, timeline.Footprint.Reach!.Value.Value, 2);
         Assert.Equal(ground.Far.Value, timeline.Footprint.Reach!.Value.Value, 2);
@@ -155,10 +155,17 @@ public sealed class LossTimelineTests
     {
         var bench = armed.Fork();
         bench.AdvanceTo(loss);
-        bench.SetLink(false);
+        bench.SetTelemetry(false);
+        var givesUp = loss + GivesUp(bench);
         var (before, missed) = (bench.Board, bench.TelemetryLost);
         for (var at = loss + Look; at <= loss + until; at += Look)
         {
+            if (bench.Link && at >= givesUp)
+            {
+                bench.AdvanceTo(givesUp);
+                bench.SetLink(false);
+            }
+
             bench.AdvanceTo(at);
             var (now, after) = (bench.Board, (at - loss).TotalMilliseconds);
             if (before.HasSignal && !now.HasSignal)
@@ -175,12 +182,23 @@ public sealed class LossTimelineTests
         }
     }
 
+    // Until its receiver gives up it goes on with the last values: 300 ms while nobody has measured it (our own assumption).
+    private static TimeSpan GivesUp(BenchRun bench) =>
+        TimeSpan.FromMilliseconds(bench.Setup.Air.GivesUpAfter?.Value ?? 300);
+
     private static ReturnOutcome Outcome(BenchRun armed, TimeSpan loss, TimeSpan after)
     {
         var bench = armed.Fork();
         bench.AdvanceTo(loss);
-        bench.SetLink(false);
+        bench.SetTelemetry(false);
+        if (after >= GivesUp(bench))
+        {
+            bench.AdvanceTo(loss + GivesUp(bench));
+            bench.SetLink(false);
+        }
+
         bench.AdvanceTo(loss + after);
+        bench.SetTelemetry(true);
         bench.SetLink(true);
         var (before, noticed) = (bench.Board, !bench.Board.HasSignal);
         var byItself = before.Signal is BoardSignal.Landing or BoardSignal.Returning;

@@ -45,6 +45,7 @@ public sealed class TryLoss : TickRule
             .. EvidenceBasis.OfParts(
                 setup,
                 ("/air/onLoss", "the receiver's behaviour on a loss"),
+                ("/air/givesUpAfter", "when the receiver gives up"),
                 ("/air/presets", "the receiver's presets"),
                 ("/board/loss", "what the board does on a loss"),
                 ("/board/signalTimeout", "when the board calls the signal lost")

@@ -39,6 +39,21 @@ export function ReceiverLossFields({ setup, changes }: { setup: Setup; changes: 
         ]}
         onChange={(value) => put('Receiver on a loss', 'onLoss', value)}
       />
+      <NumberField
+        label="after so long without a packet (0: not measured)"
+        unit="ms"
+        value={air.givesUpAfter ?? 0}
+        min={0}
+        max={RANGES['air.givesUpAfter'].max}
+        step={10}
+        onCommit={(v) =>
+          put(
+            v === 0 ? 'When the receiver gives up is not known' : `Receiver gives up after ${v} ms`,
+            'givesUpAfter',
+            v === 0 ? undefined : v,
+          )
+        }
+      />
       <SelectField
         label="Telemetry"
         value={air.telemetry === false ? 'none' : 'comes'}

@@ -57,7 +57,11 @@ export function LossPart({ id, setup, changes }: Props) {
             <SideView timeline={data.timeline} />
             <MarkTable marks={data.timeline.marks} />
             <ReturnBar returns={data.timeline.returns} />
-            <PlayOnBench hands={data.timeline.hands} fix={fix} />
+            <PlayOnBench
+              hands={data.timeline.hands}
+              givesUp={data.timeline.marks.find((m) => m.kind === 'receiver-gives-up')?.latest ?? 0}
+              fix={fix}
+            />
           </>
         )}
       </div>

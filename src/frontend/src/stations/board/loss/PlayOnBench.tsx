@@ -7,8 +7,15 @@ import { Button } from '../../../ui/Button';
 /** Between two movements: the model may wait for one before it takes the next. */
 const PACE = 700;
 
+interface Props {
+  hands: LossTimeline['hands'];
+  /** When the receiver gives up after the last packet, in milliseconds: until then it goes on with the last values. */
+  givesUp: number;
+  fix: boolean;
+}
+
 /** Does on the bench what the timeline was made from: the hands one after the other, then the link is lost. */
-export function PlayOnBench({ hands, fix }: { hands: LossTimeline['hands']; fix: boolean }) {
+export function PlayOnBench({ hands, givesUp, fix }: Props) {
   const { link } = useBench();
   const [step, setStep] = useState<number | null>(null);
   const timer = useRef<number>(undefined);
@@ -20,8 +27,10 @@ export function PlayOnBench({ hands, fix }: { hands: LossTimeline['hands']; fix:
       link.move(hand.control, hand.setting);
       timer.current = window.setTimeout(() => play(next + 1), PACE);
     } else {
-      link.setLink(false);
-      timer.current = window.setTimeout(() => setStep(null), PACE);
+      timer.current = window.setTimeout(() => {
+        link.setLink(false);
+        setStep(null);
+      }, givesUp);
     }
   };
   const begin = () => {
@@ -32,15 +41,16 @@ export function PlayOnBench({ hands, fix }: { hands: LossTimeline['hands']; fix:
     timer.current = window.setTimeout(() => play(0), 2 * PACE);
     setStep(-1);
   };
-  const now = step === null ? null : step < 0 ? 'The craft gets power' : (hands[step]?.words ?? 'The link is lost');
+  const now =
+    step === null ? null : step < 0 ? 'The craft gets power' : (hands[step]?.words ?? 'The last packet comes');
   return (
     <section aria-labelledby="play-loss">
       <h2 id="play-loss" className="mb-1 text-lg font-bold">
         The same on the bench
       </h2>
       <p className="mb-1 max-w-[75ch] text-soft">
-        {hands.map((h) => h.words).join(' · ')} · then the link is lost. The bench below shows what the board does, and
-        the link comes back with its own button.
+        {hands.map((h) => h.words).join(' · ')} · then nothing comes, and the receiver gives up. The bench below shows
+        what the board does, and the link comes back with its own button.
       </p>
       <div className="flex flex-wrap items-center gap-3">
         <Button disabled={step !== null} onClick={begin}>
