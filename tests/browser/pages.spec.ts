@@ -24,6 +24,7 @@ const PAGES = [
   '/craft/sandpiper/air?part=channels',
   '/craft/sandpiper/air?part=bind',
   '/craft/sandpiper/board?part=measure',
+  '/craft/sandpiper/board?part=loss',
   '/craft/sandpiper/board?part=compare',
   '/craft/sandpiper/board?part=symptoms',
   '/craft/sandpiper/wire',
@@ -56,7 +57,14 @@ test('where figures come from is told, well founded or not', async ({ page, app 
   await page.getByRole('link', { name: 'Where figures come from' }).click();
   await expect(page.getByText('The edges of a band move in steps of')).toBeVisible();
   await page.getByRole('radio', { name: /published/ }).check();
-  await expect(page.getByRole('definition')).toHaveText([/299792458 m\/s/, /BIPM/, /304.8 mm/, /SP 811/]);
+  await expect(page.getByRole('definition')).toHaveText([
+    /299792458 m\/s/,
+    /BIPM/,
+    /9.807 m\/s²/,
+    /Weights and Measures/,
+    /304.8 mm/,
+    /SP 811/,
+  ]);
 });
 
 /** What sticks out of the window and can be scrolled to nowhere. */

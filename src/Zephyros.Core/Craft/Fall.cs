@@ -15,7 +15,8 @@ public sealed record Fall(Metres Height, MetresPerSecond Speed, MetresPerSecond 
         Station.Craft,
         "Standard acceleration of free fall",
         ProvenanceKind.Published,
-        Source = "ISO 80000-3; 3rd General Conference on Weights and Measures, 1901",
+        Source = "3rd General Conference on Weights and Measures (BIPM)",
+        Place = "1901: the conventional value, exact",
         Unit = "m/s²"
     )]
     internal const double Gravity = 9.80665;

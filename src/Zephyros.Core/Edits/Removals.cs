@@ -229,8 +229,21 @@ public static class Removals
         );
     }
 
+    // A condition that asks for itself goes with its question.
     private static Removal Named(Setup setup, string title, ReferenceKind kind, string id, Setup after) =>
-        Made(setup, title, Users(setup, kind, id, _ => true), [], [], after);
+        Made(
+            setup,
+            title,
+            Users(
+                setup,
+                kind,
+                id,
+                r => kind != ReferenceKind.Condition || r.Owner != new ModelNode(NodeKind.Condition, id)
+            ),
+            [],
+            [],
+            after
+        );
 
     private static Removal Alone(Setup setup, string title, Setup after) => Made(setup, title, [], [], [], after);
 

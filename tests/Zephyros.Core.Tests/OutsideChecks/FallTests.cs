@@ -8,7 +8,7 @@ namespace Zephyros.Core.Tests.OutsideChecks;
 /// <summary>A falling craft against the closed forms of mechanics and a general numeric library.</summary>
 public sealed class FallTests
 {
-    // Standard acceleration of free fall: ISO 80000-3, and the 3rd General Conference on Weights and Measures, 1901.
+    // Standard acceleration of free fall: 3rd General Conference on Weights and Measures (BIPM), 1901.
     private const double G = 9.80665;
 
     // sqrt(2 × 40 / 9.80665) = 2.856 s, and sqrt(2 × 9.80665 × 40) = 28.0 m/s.
