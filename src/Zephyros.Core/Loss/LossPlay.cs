@@ -1,6 +1,7 @@
 using Zephyros.Core.Bench;
 using Zephyros.Core.Board;
 using Zephyros.Core.Craft;
+using Zephyros.Core.Return;
 using Zephyros.Core.Setups;
 using Zephyros.Core.Units;
 
@@ -65,7 +66,7 @@ public sealed class LossPlay
                     .Order()
                     .Select(t => Point(worst, t)),
             ],
-            FootprintOf.Courses(setup, flight, throttle, courses)
+            Footprints.Of(setup, flight, throttle, courses)
         );
     }
 
@@ -82,7 +83,8 @@ public sealed class LossPlay
         var period = setup.Wire.FramePeriod.ToTimeSpan();
         frame += (period * Math.Ceiling(givesUp / period)) - givesUp;
         var first = LossRun.Play(armed, frame, longest);
-        var rest = first.LastEvent + Beyond;
+        // In another phase telemetry is missed up to one of its packets later.
+        var rest = first.LastEvent + ReturnPlan.IntervalOf(setup.Air) + Beyond;
         return
         [
             first,

@@ -20,6 +20,8 @@ internal static class LossSetups
             .WithAir(a =>
                 a with
                 {
+                    TelemetryEvery = random.Next(3) == 0 ? random.Next(1, 257) : a.TelemetryEvery,
+                    PacketRate = random.Next(3) == 0 ? new(random.Next(25, 500)) : a.PacketRate,
                     GivesUpAfter = random.Next(3) == 0 ? null : new(random.Next(100, 2000)),
                     OnLoss = random.Next(2) == 0 ? ReceiverLoss.Silent : (ReceiverLoss)random.Next(3),
                     Presets = presets.ToImmutableDictionary(),

@@ -6,15 +6,10 @@ using Zephyros.Core.Units;
 namespace Zephyros.Core.Loss;
 
 /// <summary>Where craft come down, from their ways.</summary>
-internal static class FootprintOf
+internal static class Footprints
 {
     /// <summary>The footprint that takes in every one of some ways.</summary>
-    public static Footprint Courses(
-        Setup setup,
-        FlightAtLoss flight,
-        Percent throttle,
-        IReadOnlyList<LossCourse> courses
-    )
+    public static Footprint Of(Setup setup, FlightAtLoss flight, Percent throttle, IReadOnlyList<LossCourse> courses)
     {
         if (courses.FirstOrDefault(c => c.Touchdown is null) is { } open)
             return Open(setup, flight, throttle, open.Legs[^1]);
@@ -28,67 +23,40 @@ internal static class FootprintOf
             new Milliseconds(courses.Max(c => c.Legs[^1].Begins.TotalMilliseconds)),
             speed,
             energy,
-            [Stand("The pilot", "is", flight.Pilot, reach), Stand("People or road", "are", flight.Line, reach)],
+            [.. Stand("The pilot", "is", flight.Pilot, reach), .. Stand("People or road", "are", flight.Line, reach)],
             flight.Pilot <= reach || flight.Line <= reach
-        ).WithoutEmpty();
+        );
     }
 
     // It flies on, or home: what ends that is the battery, or the ground at home.
     private static Footprint Open(Setup setup, FlightAtLoss flight, Percent throttle, CourseLeg leg)
     {
         if (leg.Kind == LegKind.Returning)
-            return new Footprint(
-                null,
-                null,
-                null,
-                null,
-                null,
-                [
-                    "It flies home by itself, as far as position fix, battery and wind let it: whatever lies between is under its way. Where one of them fails it comes down there.",
-                ],
-                Struck: true
+            return Unbounded(
+                "It flies home by itself, as far as position fix, battery and wind let it: whatever lies between is under its way. Where one of them fails it comes down there."
             );
-        var model = BatteryModel.Of(setup.Craft);
-        if (model is null)
-            return new Footprint(
-                null,
-                null,
-                null,
-                null,
-                null,
-                [
-                    "Nothing that the board does brings it down: it flies on until the battery is empty, and that is not written down. No place is far enough.",
-                ],
-                Struck: true
+        if (BatteryModel.Of(setup.Craft) is not { } model)
+            return Unbounded(
+                "Nothing that the board does brings it down: it flies on until the battery is empty, and that is not written down. No place is far enough."
             );
         var current = model.Current(MotorLevel.Thrust, new Percent((throttle.Value + 100) / 2));
         var hours = model.Battery.Capacity.Value / 1000 / current.Value;
         var reach = new Metres((flight.Speed + flight.Wind).Value * hours * 3600);
-        return new Footprint(
-            reach,
-            null,
-            null,
-            null,
-            null,
-            [
-                $"Nothing that the board does brings it down: a full battery carries it {Figures.Plain(hours * 60, 1)} min at {current}, {Figures.Plain(reach.Value / 1000, 1)} km in any direction. No place is far enough.",
-            ],
-            Struck: true
+        return Unbounded(
+            $"Nothing that the board does brings it down: a full battery carries it {Figures.Plain(hours * 60, 1)} min at {current}, {Figures.Plain(reach.Value / 1000, 1)} km in any direction. No place is far enough.",
+            reach
         );
     }
 
-    private static Footprint WithoutEmpty(this Footprint made) =>
-        made with
-        {
-            Words = [.. made.Words.Where(w => w.Length > 0)],
-        };
+    private static Footprint Unbounded(string words, Metres? reach = null) =>
+        new(reach, Likely: null, Rest: null, Impact: null, Energy: null, [words], Struck: true);
 
-    private static string Stand(string who, string verb, Metres? where, Metres reach)
+    private static IEnumerable<string> Stand(string who, string verb, Metres? where, Metres reach)
     {
         if (where is not { } far)
-            return "";
+            yield break;
         var (circle, distance) = ($"{Figures.Plain(reach.Value, 0)} m", $"{Figures.Plain(far.Value, 0)} m");
-        return far <= reach
+        yield return far <= reach
             ? $"{who}, {distance} away, {verb} inside the circle of {circle}: not there."
             : $"{who}, {distance} away, {verb} outside the circle of {circle}.";
     }
