@@ -117,7 +117,11 @@ function failures() {
   const browser = (JSON.parse(text('browser.json') || '{}').suites ?? [])
     .flatMap(specs)
     .filter((spec) => !spec.ok)
-    .map((spec) => [spec.title, spec.tests.flatMap((t) => t.results.flatMap((r) => r.errors))[0]?.message ?? '']);
+    // The second error of a test that ran out of time names the step that it waited in.
+    .map((spec) => [
+      spec.title,
+      spec.tests.flatMap((t) => t.results.flatMap((r) => r.errors.map((e) => e.message))).join('\n'),
+    ]);
   return [...server, ...browser].map(([name, message]) => `failed: ${name}\n${message.slice(0, 800)}\n`);
 }
 

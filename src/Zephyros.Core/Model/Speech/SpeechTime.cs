@@ -56,11 +56,11 @@ public static partial class SpeechTime
                 .Length + (decimals.Success ? 1 + decimals.Length : 0);
     }
 
-    // More digits than a figure of flight has are a word like any other.
+    // More digits than a figure of flight has are a word like any other. Linear in the text, so nothing stops it by
+    // the clock: on a busy machine a thread may stand still for longer than any time allowed to it.
     [GeneratedRegex(
         @"^[^\d.]?(?<whole>\d{1,9})(\.(?<decimals>\d{1,9}))?[^\d.]*$",
-        RegexOptions.ExplicitCapture | RegexOptions.CultureInvariant,
-        matchTimeoutMilliseconds: 1000
+        RegexOptions.ExplicitCapture | RegexOptions.CultureInvariant | RegexOptions.NonBacktracking
     )]
     private static partial Regex Figure();
 }

@@ -1,4 +1,4 @@
-import { keepPreviousData, useQuery } from '@tanstack/react-query';
+import { useQuery } from '@tanstack/react-query';
 import { useMemo, useState } from 'react';
 import { answer, api } from '../../../api/client';
 import type { FlightView, ReplayedFlight, ReplayView } from '../../../api/types';
@@ -37,7 +37,8 @@ export function FlightChart({ flight, replay, alarm, looked, onLook }: Props) {
           params: { path: { flight: flight.id }, query: { ...stretch, bins: BINS } },
         }),
       ),
-    placeholderData: keepPreviousData,
+    // Another flight's lines never stand under this one's name, nor are they changed under a hand that drags over them.
+    placeholderData: (before, query) => (query?.queryKey[1] === flight.id ? before : undefined),
     staleTime: Infinity,
   }).data;
   // A drawing is made anew when one of these is another, and not while the cursor goes over it.
