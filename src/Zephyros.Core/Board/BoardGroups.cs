@@ -143,6 +143,11 @@ public static class BoardGroups
             yield return Own($"Where the throttle was low for {low.Words} before, the motors just stop.");
         if (loss.Procedure == LossProcedure.Stop)
             yield break;
+        if (loss.Procedure == LossProcedure.ReturnHome)
+            yield return new(
+                $"Home it climbs to {loss.Return.Height} at {loss.Return.Climb} and flies at {loss.Return.Speed} through the air; nearer than {loss.Return.NotWithin} it lands where it is.",
+                loss.Return == usual.Return
+            );
         if (loss.FlownOnly)
             yield return Own("A craft that has not flown since it was armed just stops its motors.");
         yield return new(

@@ -9,6 +9,6 @@ public enum LossProcedure
     /// <summary>It comes down by itself for a set time, then stops the motors.</summary>
     Land,
 
-    /// <summary>It flies home; without a position fix it comes down as in <see cref="Land"/>.</summary>
+    /// <summary>It flies home; without a position fix, or too near to home, it comes down as in <see cref="Land"/>.</summary>
     ReturnHome,
 }

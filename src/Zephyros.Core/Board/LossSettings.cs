@@ -26,6 +26,10 @@ public sealed record LossSettings
     [Range(100, 600000)]
     public Milliseconds LandingTime { get; init; } = new(10000);
 
+    /// <summary>How it flies home, for <see cref="LossProcedure.ReturnHome"/>.</summary>
+    [Description("How the board flies home by itself.")]
+    public ReturnSettings Return { get; init; } = new();
+
     /// <summary>When the pilot gets the craft back from a landing or a return.</summary>
     [Description("When the pilot gets the craft back from a landing or a return that the loss began.")]
     public FlightRecovery Recovery { get; init; }

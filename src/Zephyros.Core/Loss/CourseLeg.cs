@@ -4,7 +4,7 @@ using Zephyros.Core.Units;
 namespace Zephyros.Core.Loss;
 
 /// <summary>A leg of the craft's way while a signal is lost.</summary>
-/// <param name="Flight">The flight at the loss.</param>
+/// <param name="Terms">What it follows from.</param>
 /// <param name="Kind">What it does.</param>
 /// <param name="Begins">When the leg begins, after the last packet.</param>
 /// <param name="Far">How far it has come by then.</param>
@@ -12,7 +12,7 @@ namespace Zephyros.Core.Loss;
 /// <param name="Speed">How fast it goes over the ground then.</param>
 /// <param name="Reach">How far it can have come by then at most, whatever the direction of the wind.</param>
 internal sealed record CourseLeg(
-    FlightAtLoss Flight,
+    CourseTerms Terms,
     LegKind Kind,
     TimeSpan Begins,
     Metres Far,
@@ -21,17 +21,30 @@ internal sealed record CourseLeg(
     Metres Reach
 )
 {
+    // A craft that is called home has turned by then; until then it goes on at most as before.
+    [Figure(Station.Board, "A return home has turned the craft within", ProvenanceKind.OwnAssumption, Unit = "s")]
+    private const double Turns = 3;
+
+    private FlightAtLoss Flight => Terms.Flight;
+
     private MetresPerSecond Sinking { get; init; }
 
     private Fall Fall => new(High, Speed, Flight.Wind, Flight.FallsAt) { Sinking = Sinking };
 
-    /// <summary>When it comes to the ground; null when this leg never brings it there.</summary>
-    public TimeSpan? Ground =>
+    /// <summary>When this leg ends by itself, and what follows; null when it never does.</summary>
+    public (TimeSpan At, LegKind Next)? Ends =>
         Kind switch
         {
-            LegKind.Falling => Begins + Fall.Ground.Time,
-            LegKind.Landing => Begins + TimeSpan.FromSeconds(High.Value / Flight.Descent.Value),
-            LegKind.Level or LegKind.Returning or LegKind.OnGround => null,
+            LegKind.Falling => (Begins + Fall.Ground.Time, LegKind.OnGround),
+            LegKind.Landing or LegKind.LandingAtHome => (After(High.Value, Flight.Descent), LegKind.OnGround),
+            LegKind.Climbing => (
+                After((Terms.Return.Height - High).AtLeast(default).Value, Terms.Return.Climb),
+                LegKind.Returning
+            ),
+            LegKind.Returning => Terms is { Homeward: { } speed, Home: { } home }
+                ? (After(Math.Abs((Far - home).Value), speed), LegKind.LandingAtHome)
+                : null,
+            LegKind.Level or LegKind.OnGround => null,
         };
 
     /// <summary>How fast it comes to the ground at the end of this leg.</summary>
@@ -39,8 +52,8 @@ internal sealed record CourseLeg(
         Kind switch
         {
             LegKind.Falling => Fall.Ground.Speed,
-            LegKind.Landing => Flight.Descent,
-            LegKind.Level or LegKind.Returning or LegKind.OnGround => default,
+            LegKind.Landing or LegKind.LandingAtHome => Flight.Descent,
+            LegKind.Level or LegKind.Climbing or LegKind.Returning or LegKind.OnGround => default,
         };
 
     /// <summary>Where it is at a time of this leg.</summary>
@@ -61,9 +74,18 @@ internal sealed record CourseLeg(
                         + new Metres(
                             Coast((Speed - Flight.Wind).AtLeast(default), seconds) + (Flight.Wind.Value * seconds)
                         ),
-                    (High - new Metres(Flight.Descent.Value * seconds)).AtLeast(default)
+                    Sunk(seconds)
                 );
+            case LegKind.LandingAtHome:
+                return (Far, Sunk(seconds));
+            case LegKind.Climbing:
+                return (Far, High + new Metres(Terms.Return.Climb.Value * seconds));
             case LegKind.Returning:
+                var way =
+                    Terms.Home is { } home && Terms.Homeward is { } speed
+                        ? Math.Sign((home - Far).Value) * speed.Value * seconds
+                        : 0;
+                return (Far + new Metres(way), High);
             case LegKind.OnGround:
                 return (Far, High);
             default:
@@ -75,16 +97,17 @@ internal sealed record CourseLeg(
     public Metres ReachAt(TimeSpan after)
     {
         var seconds = (after - Begins).TotalSeconds;
-        return Reach
+        var reach = Kind == LegKind.Returning ? Reach.AtLeast(Flight.Pilot ?? default) : Reach;
+        return reach
             + new Metres(
                 Kind switch
                 {
                     LegKind.Level => Speed.Value * seconds,
-                    LegKind.Falling => after == Ground
+                    LegKind.Falling => after == Ends?.At
                         ? Fall.Reach.Value
                         : Math.Max(Speed.Value, Flight.Wind.Value) * seconds,
                     LegKind.Landing => Coast(Speed + Flight.Wind, seconds) + (Flight.Wind.Value * seconds),
-                    LegKind.Returning or LegKind.OnGround => 0,
+                    LegKind.Climbing or LegKind.Returning or LegKind.LandingAtHome or LegKind.OnGround => 0,
                 }
             );
     }
@@ -96,18 +119,28 @@ internal sealed record CourseLeg(
     {
         var (far, high) = At(at);
         return new CourseLeg(
-            Flight,
+            Terms,
             next,
             at,
             far,
             next == LegKind.OnGround ? default : high,
-            Kind == LegKind.Landing ? Slowed((at - Begins).TotalSeconds) : Speed,
-            ReachAt(at)
+            Kind switch
+            {
+                LegKind.Landing => Slowed((at - Begins).TotalSeconds),
+                LegKind.Climbing or LegKind.Returning => Terms.Homeward ?? Flight.Wind,
+                LegKind.LandingAtHome => default,
+                LegKind.Level or LegKind.Falling or LegKind.OnGround => Speed,
+            },
+            next == LegKind.Climbing ? ReachAt(at) + new Metres(Speed.Value * Turns) : ReachAt(at)
         )
         {
-            Sinking = Kind == LegKind.Landing ? Flight.Descent : default,
+            Sinking = Kind is LegKind.Landing or LegKind.LandingAtHome ? Flight.Descent : default,
         };
     }
+
+    private TimeSpan After(double way, MetresPerSecond speed) => Begins + TimeSpan.FromSeconds(way / speed.Value);
+
+    private Metres Sunk(double seconds) => (High - new Metres(Flight.Descent.Value * seconds)).AtLeast(default);
 
     // Levelled, the air takes the speed from it, with the square of it.
     private double Coast(MetresPerSecond through, double seconds) =>

@@ -13,27 +13,51 @@ internal static class Footprints
     {
         if (courses.FirstOrDefault(c => c.Touchdown is null) is { } open)
             return Open(setup, flight, throttle, open.Legs[^1]);
+        var home = courses.Any(c => c.Return is not null) ? Way(setup, flight, courses) : null;
         var reach = new Metres(courses.Max(c => c.Legs[^1].Reach.Value));
+        if (home is not null)
+            reach += LossCourse.WithoutFix(CourseTerms.Of(setup, flight));
         var last = courses.MaxBy(c => c.Legs[^1].Far.Value)!.Legs;
         var speed = last.Count > 1 ? last[^2].Impact : default;
         Joules? energy = flight.Mass is { } mass ? new Joules(mass.Value / 1000 * speed.Value * speed.Value / 2) : null;
         return new Footprint(
             reach,
-            last[^1].Far,
+            new Metres(Math.Abs(last[^1].Far.Value)),
             new Milliseconds(courses.Max(c => c.Legs[^1].Begins.TotalMilliseconds)),
             speed,
             energy,
-            [.. Stand("The pilot", "is", flight.Pilot, reach), .. Stand("People or road", "are", flight.Line, reach)],
-            flight.Pilot <= reach || flight.Line <= reach
+            [
+                .. home is null ? Stand("The pilot", "is", flight.Pilot, reach) : AtHome(home, reach),
+                .. Stand("People or road", "are", flight.Line, reach),
+            ],
+            (home is null ? flight.Pilot <= reach : home.Share?.Value > 100) || flight.Line <= reach
         );
     }
 
-    // It flies on, or home: what ends that is the battery, or the ground at home.
+    // From as far as it can be when the return begins.
+    private static WayBack Way(Setup setup, FlightAtLoss flight, IReadOnlyList<LossCourse> courses) =>
+        WayBack.Of(
+            setup.Craft,
+            setup.Board.Loss.Return,
+            flight,
+            new Metres(courses.Max(c => c.Return?.Far.Value ?? 0)) + (flight.Pilot ?? default)
+        );
+
+    private static IEnumerable<string> AtHome(WayBack way, Metres reach)
+    {
+        yield return "It comes down at home, where the pilot stands: step away from there.";
+        yield return way.Charged;
+        yield return $"Where its position fix fails it comes down on the way: all of that is inside the circle of {Figures.Plain(reach.Value, 0)} m.";
+    }
+
+    // It flies on, or home and never comes there: what ends that is the battery.
     private static Footprint Open(Setup setup, FlightAtLoss flight, Percent throttle, CourseLeg leg)
     {
         if (leg.Kind == LegKind.Returning)
             return Unbounded(
-                "It flies home by itself, as far as position fix, battery and wind let it: whatever lies between is under its way. Where one of them fails it comes down there."
+                flight.Pilot is null
+                    ? "It flies home by itself, and how far home is is not written down: how far is the pilot away?"
+                    : $"It flies home by itself at {setup.Board.Loss.Return.Speed} through the air, and does not come forward against {flight.Wind} of wind: it hangs there or drifts off until the battery is empty. No place is far enough."
             );
         if (BatteryModel.Of(setup.Craft) is not { } model)
             return Unbounded(

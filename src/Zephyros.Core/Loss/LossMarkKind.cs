@@ -18,6 +18,12 @@ public enum LossMarkKind
     /// <summary>The board's procedure begins.</summary>
     Procedure,
 
+    /// <summary>It has climbed by itself, and turns home.</summary>
+    TurnsHome,
+
+    /// <summary>It is home.</summary>
+    Home,
+
     /// <summary>The motors stop.</summary>
     MotorsStop,
 

@@ -75,8 +75,35 @@ internal static class LossMarks
             yield return entry.Kind == LogKind.Said
                 ? (LossMarkKind.Told, $"The transmitter says “{entry.Text}”", "", after)
                 : (LossMarkKind.TelemetryMissed, "The transmitter misses telemetry", "", after);
+        foreach (var leg in course.Legs)
+            if (Homeward(setup, leg) is { } mark)
+                yield return mark;
         if (course.Touchdown is { } ground)
             yield return (LossMarkKind.Touchdown, "The craft is on the ground", "", ground);
+    }
+
+    private static (LossMarkKind Kind, string Text, string Because, TimeSpan After)? Homeward(
+        Setup setup,
+        CourseLeg leg
+    )
+    {
+        var settings = setup.Board.Loss.Return;
+        return leg.Kind switch
+        {
+            LegKind.Returning => (
+                LossMarkKind.TurnsHome,
+                "It is high enough, and turns home",
+                $"{settings.Height} or as high as it was, at {settings.Climb}",
+                leg.Begins
+            ),
+            LegKind.LandingAtHome => (
+                LossMarkKind.Home,
+                "It is home, and comes down there",
+                $"{settings.Speed} through the air, {leg.Terms.Flight.Wind} of wind against it",
+                leg.Begins
+            ),
+            LegKind.Level or LegKind.Falling or LegKind.Landing or LegKind.Climbing or LegKind.OnGround => null,
+        };
     }
 
     private static string Receiver(LinkSettings link) =>

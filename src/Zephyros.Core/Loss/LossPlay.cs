@@ -21,6 +21,10 @@ public sealed class LossPlay
 
     private readonly Setup setup;
     private readonly Percent throttle;
+    private readonly bool fix;
+
+    // The same without a position fix: what a craft does that is too near to home. Null where a fix makes no difference.
+    private readonly Lazy<LossPlay>? comesDown;
     private readonly ArmedBench armed;
     private readonly IReadOnlyList<LossRun> runs;
     private readonly IReadOnlyList<ReturnSpan> returns;
@@ -28,10 +32,12 @@ public sealed class LossPlay
     /// <summary>The bench before the loss, and when the last packet comes in the play that the returns are of.</summary>
     internal (BenchRun Bench, TimeSpan Loss) Begins => (armed.Bench, runs[0].Loss);
 
-    private LossPlay(Setup setup, Percent throttle, ArmedBench armed)
+    private LossPlay(Setup setup, Percent throttle, bool fix, ArmedBench armed)
     {
-        (this.setup, this.throttle, this.armed) = (setup, throttle, armed);
+        (this.setup, this.throttle, this.fix, this.armed) = (setup, throttle, fix, armed);
         runs = Runs(setup, armed.Bench);
+        if (fix && setup.Board.Loss.Procedure == LossProcedure.ReturnHome)
+            comesDown = new(() => Of(setup, throttle, fix: false)!);
         returns = ReturnSweep.Of(runs[0], setup.Wire.FramePeriod.ToTimeSpan(), LatestReturn);
     }
 
@@ -41,15 +47,18 @@ public sealed class LossPlay
     /// <param name="fix">True while the board has a position fix.</param>
     /// <returns>Null when no hands that were tried arm the craft.</returns>
     public static LossPlay? Of(Setup setup, Percent throttle, bool fix) =>
-        ArmedBench.Of(setup, throttle, fix) is { } armed ? new LossPlay(setup, throttle, armed) : null;
+        ArmedBench.Of(setup, throttle, fix) is { } armed ? new LossPlay(setup, throttle, fix, armed) : null;
 
     /// <summary>The timeline for a flight.</summary>
     public LossTimeline With(FlightAtLoss flight)
     {
+        var terms = CourseTerms.Of(setup, flight);
         LossCourse[] courses =
         [
-            .. runs.Select(r => new LossCourse(flight, [.. r.States.Select(s => (s.After, s.State))])),
+            .. runs.Select(r => new LossCourse(terms, [.. r.States.Select(s => (s.After, s.State))])),
         ];
+        if (comesDown is not null && courses.Any(c => TooNear(c, terms)))
+            return comesDown.Value.With(flight);
         var worst = courses.MaxBy(c => c.Legs[^1].Begins)!;
         var end = worst.Legs[^1].Begins;
         if (worst.Touchdown is null)
@@ -66,9 +75,14 @@ public sealed class LossPlay
                     .Order()
                     .Select(t => Point(worst, t)),
             ],
-            Footprints.Of(setup, flight, throttle, courses)
+            Footprints.Of(setup, flight, throttle, courses),
+            fix
         );
     }
+
+    // Flying away from home, as the worst: towards it the craft may be nearer, and the circle of a return has that landing in it.
+    private static bool TooNear(LossCourse course, CourseTerms terms) =>
+        course.Return is { } begins && terms.Flight.Pilot is { } away && begins.Far + away < terms.Return.NotWithin;
 
     // The receiver can give up just after a frame or just before one, and the last packet come so to telemetry.
     private static IReadOnlyList<LossRun> Runs(Setup setup, BenchRun armed)

@@ -6,10 +6,12 @@ namespace Zephyros.Core.Loss;
 /// <param name="Returns">What happens when the signal comes back, by when it does.</param>
 /// <param name="Course">The craft's way at the worst, for drawing.</param>
 /// <param name="Footprint">Where it comes down.</param>
+/// <param name="Fix">True when it was played with a position fix that the board may use: not too near to home.</param>
 public sealed record LossTimeline(
     IReadOnlyList<LossHand> Hands,
     IReadOnlyList<LossMark> Marks,
     IReadOnlyList<ReturnSpan> Returns,
     IReadOnlyList<CoursePoint> Course,
-    Footprint Footprint
+    Footprint Footprint,
+    bool Fix
 );

@@ -21,6 +21,11 @@ internal static class LossFaults
             ["landing-too-short"] = With(l => l with { LandingTime = new(19_000) }),
             ["grace-outlasts-fall"] = With(l => l with { Grace = new(3000), GraceValues = GraceValues.Substituted }),
             ["recovery-throws"] = With(l => l with { Recovery = FlightRecovery.AtOnce }),
+            ["return-without-fix"] = With(Homeward)
+                .WithBoard(b => b with { Equipment = b.Equipment with { PositionReceiver = false } }),
+            ["return-too-near"] = Home(f => f with { Pilot = new(19) }),
+            ["return-against-wind"] = Home(f => f with { Wind = new(8) }),
+            ["return-beyond-battery"] = Home(f => f with { Pilot = new(2500) }),
         };
 
     public static IReadOnlyDictionary<string, Setup> Harmless { get; } =
@@ -35,6 +40,8 @@ internal static class LossFaults
                 }
             ),
             ["a long grace time on the last values"] = With(l => l with { Grace = new(3000) }),
+            ["a return from the smallest distance"] = Home(f => f with { Pilot = new(20) }),
+            ["a return against a wind that is slower"] = Home(f => f with { Wind = new(7), Pilot = new(20) }),
         };
 
     // Forty metres: 20 s at 2 m/s, and 2.86 s in a fall.
@@ -42,5 +49,22 @@ internal static class LossFaults
     {
         var setup = Demo.Plain.WithBoard(b => b with { Loss = change(Lands) });
         return setup with { Craft = setup.Craft with { AtLoss = FlightAtLoss.Usual with { Height = new(40) } } };
+    }
+
+    private static LossSettings Homeward(LossSettings loss) => loss with { Procedure = LossProcedure.ReturnHome };
+
+    // Home at 8 m/s through the air, 5 m/s of wind against it: 2 500 m take 14 min, more than the battery has at half throttle.
+    private static Setup Home(Func<FlightAtLoss, FlightAtLoss> change)
+    {
+        var setup = With(Homeward).WithBoard(b => b with { Equipment = b.Equipment with { PositionReceiver = true } });
+        return setup with
+        {
+            Craft = setup.Craft with
+            {
+                AtLoss = change(setup.Craft.AtLoss! with { Pilot = new(200) }),
+                Battery = new FlightBattery { Capacity = new(1300), FullCurrent = new(90) },
+                WayHome = null,
+            },
+        };
     }
 }

@@ -69,6 +69,7 @@ export function LossFields({ board, put }: Props) {
           onCommit={(v) => set(`Landing for ${v / 1000} s`, { landingTime: v })}
         />
       )}
+      {all.procedure === 'return-home' && <ReturnFields board={board} set={set} />}
       {all.procedure !== 'stop' && (
         <SelectField
           label="Armed, but not flown yet"
@@ -100,4 +101,32 @@ export function LossFields({ board, put }: Props) {
       />
     </>
   );
+}
+
+/** How it flies home. */
+function ReturnFields({
+  board,
+  set,
+}: {
+  board: Setup['board'];
+  set: (title: string, change: Partial<LossSettings>) => void;
+}) {
+  const home = { height: 30, climb: 3, speed: 8, notWithin: 20, ...board.loss?.return };
+  const fields = [
+    ['height', 'It climbs first to', 'm', 5],
+    ['climb', 'climbing at', 'm/s', 0.5],
+    ['speed', 'and flies home at', 'm/s', 1],
+    ['notWithin', 'but lands, nearer than', 'm', 5],
+  ] as const;
+  return fields.map(([member, label, unit, step]) => (
+    <NumberField
+      key={member}
+      label={label}
+      unit={unit}
+      value={home[member]}
+      {...RANGES[`board.loss.return.${member}`]}
+      step={step}
+      onCommit={(v) => set(`Return home: ${label} ${v} ${unit}`, { return: { ...home, [member]: v } })}
+    />
+  ));
 }

@@ -30,7 +30,7 @@ export function LossPart({ id, setup, changes }: Props) {
   // What a slider shows while it is dragged; what is written down otherwise.
   const [dragged, drag] = useState<FlightAtLoss | null>(null);
   const [throttle, setThrottle] = useState(0);
-  const [fix, setFix] = useState(false);
+  const [fix, setFix] = useState(setup.board.equipment?.positionReceiver ?? false);
   const { data, error } = useLoss(id, setup, dragged ?? setup.craft.atLoss ?? null, throttle, fix);
   if (error) return <Notice title={error.message} />;
   if (!data) return <p className="text-soft">The loss is being played.</p>;
@@ -60,7 +60,7 @@ export function LossPart({ id, setup, changes }: Props) {
             <PlayOnBench
               hands={data.timeline.hands}
               givesUp={data.timeline.marks.find((m) => m.kind === 'receiver-gives-up')?.latest ?? 0}
-              fix={fix}
+              fix={data.timeline.fix}
             />
           </>
         )}
@@ -110,7 +110,13 @@ export function LossPart({ id, setup, changes }: Props) {
         <p className="text-sm text-soft">
           0: not known. Without the terminal velocity of its fall the air is left out, and the craft comes furthest.
         </p>
-        {data.timeline && <PlanView footprint={data.timeline.footprint} flight={flight} />}
+        {data.timeline && (
+          <PlanView
+            footprint={data.timeline.footprint}
+            flight={flight}
+            home={data.timeline.course.some((p) => p.leg === 'returning')}
+          />
+        )}
       </section>
     </div>
   );
@@ -125,15 +131,18 @@ function Outcome({ view: { timeline }, flight }: { view: LossView; flight: Fligh
       </p>
     );
   const { footprint } = timeline;
+  const home = timeline.marks.some((m) => m.kind === 'home');
   const start = `At ${figure(flight.speed * KMH, 0)} km/h, ${figure(flight.height, 0)} m up`;
   return (
     <section aria-labelledby="outcome" className="max-w-[75ch]">
       <h2 id="outcome" className="text-xl leading-snug font-bold">
-        {footprint.rest !== null && footprint.reach !== null
-          ? together(
-              `${start}: on the ground after ${figure(footprint.rest / 1000, 1)} s, up to ${figure(footprint.reach, 0)} m on, at ${figure((footprint.impact ?? 0) * KMH, 0)} km/h`,
-            )
-          : `${start}: the board does not bring it down`}
+        {footprint.rest !== null && home
+          ? together(`${start}: home by itself, on the ground after ${figure(footprint.rest / 1000, 0)} s`)
+          : footprint.rest !== null && footprint.reach !== null
+            ? together(
+                `${start}: on the ground after ${figure(footprint.rest / 1000, 1)} s, up to ${figure(footprint.reach, 0)} m on, at ${figure((footprint.impact ?? 0) * KMH, 0)} km/h`,
+              )
+            : `${start}: the board does not bring it down`}
       </h2>
       <p className={footprint.struck ? 'text-rust' : 'text-soft'}>
         {footprint.words.map(together).join(' ')}

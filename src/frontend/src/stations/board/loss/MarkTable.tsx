@@ -27,7 +27,9 @@ export function MarkTable({ marks }: { marks: LossTimeline['marks'] }) {
                 <b>{m.text}</b>
                 {m.because && <span className="text-soft">, {m.because}</span>}
               </td>
-              <td className="pr-4 text-right font-mono whitespace-nowrap">{figure(m.far, 0)} m</td>
+              <td className="pr-4 text-right font-mono whitespace-nowrap">
+                {figure(Math.abs(m.far), 0)} m{m.far < -0.5 ? ' back' : ''}
+              </td>
               <td className="text-right font-mono whitespace-nowrap">{figure(m.high, 0)} m</td>
             </tr>
           ))}
@@ -39,7 +41,10 @@ export function MarkTable({ marks }: { marks: LossTimeline['marks'] }) {
 
 // The earliest only where it can be told from the latest.
 function span(earliest: number, latest: number): string {
-  const [unit, shown] = latest < 1000 ? ['ms', (t: number) => figure(t, 0)] : ['s', (t: number) => figure(t / 1000, 2)];
+  const [unit, shown] =
+    latest < 1000
+      ? ['ms', (t: number) => figure(t, 0)]
+      : ['s', (t: number) => figure(t / 1000, latest < 60_000 ? 2 : 0)];
   const [from, to] = [shown(earliest), shown(latest)];
   return from === to ? `${to} ${unit}` : `${from} to ${to} ${unit}`;
 }

@@ -3,8 +3,15 @@ import { figure } from '../../../ui/figures';
 
 const SIZE = 300;
 
+interface Props {
+  footprint: LossTimeline['footprint'];
+  flight: FlightAtLoss;
+  /** True when it flies home, where the pilot stands. */
+  home: boolean;
+}
+
 /** The circle in which the craft comes down, from above, with who stands how far away. */
-export function PlanView({ footprint, flight }: { footprint: LossTimeline['footprint']; flight: FlightAtLoss }) {
+export function PlanView({ footprint, flight, home }: Props) {
   const reach = footprint.reach ?? null;
   const [pilot, line] = [flight.pilot ?? null, flight.line ?? null];
   const widest = Math.max(10, (footprint.rest !== null ? reach : null) ?? 0, pilot ?? 0, line ?? 0) * 1.12;
@@ -34,6 +41,9 @@ export function PlanView({ footprint, flight }: { footprint: LossTimeline['footp
             </text>
           </g>
         )}
+        {home && pilot !== null && (
+          <line x1={0} x2={-m(pilot)} y1={0} y2={0} className="stroke-ochre" strokeWidth={3} strokeDasharray="7 4" />
+        )}
         <path d="M-6 0H6M0 -6V6" className="stroke-ink" strokeWidth={2} />
         <text x={9} y={-6} className="fill-ink text-[12px]">
           last packet
@@ -42,7 +52,7 @@ export function PlanView({ footprint, flight }: { footprint: LossTimeline['footp
           <g>
             <circle cx={-m(pilot)} r={6} className="fill-sea" />
             <text x={Math.max(-m(pilot), 44 - SIZE / 2)} y={20} textAnchor="middle" className="fill-ink text-[12px]">
-              pilot {figure(pilot, 0)} m
+              {home ? 'home, pilot' : 'pilot'} {figure(pilot, 0)} m
             </text>
           </g>
         )}

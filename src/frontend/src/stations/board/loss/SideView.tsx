@@ -7,7 +7,9 @@ const [WIDTH, HEIGHT, LEFT, RIGHT, TOP, BOTTOM] = [760, 250, 62, 24, 26, 34];
 const LOOKS: Record<LossTimeline['course'][number]['leg'], string> = {
   level: 'stroke-sea',
   landing: 'stroke-ochre',
+  climbing: 'stroke-ochre',
   returning: 'stroke-ochre',
+  'landing-at-home': 'stroke-ochre',
   falling: 'stroke-rust',
   'on-ground': 'stroke-rust',
 };
@@ -15,16 +17,20 @@ const LOOKS: Record<LossTimeline['course'][number]['leg'], string> = {
 /** The craft's way from the side, as far and as high as it is, with what happens where. */
 export function SideView({ timeline: { course, marks } }: { timeline: LossTimeline }) {
   const far = Math.max(1, ...course.map((p) => p.far)) * 1.05;
+  // Home lies behind it.
+  const back = Math.min(0, ...course.map((p) => p.far)) * 1.05;
   const high = Math.max(1, ...course.map((p) => p.high)) * 1.1;
-  const x = (m: number) => LEFT + (m / far) * (WIDTH - LEFT - RIGHT);
+  const x = (m: number) => LEFT + ((m - back) / (far - back)) * (WIDTH - LEFT - RIGHT);
   const y = (m: number) => HEIGHT - BOTTOM - (m / high) * (HEIGHT - TOP - BOTTOM);
   const end = course.at(-1)!;
+  const label = end.far < 0 ? `home, ${figure(-end.far, 0)} m away` : `${figure(end.far, 0)} m far`;
   const shown = marks.map((m, i) => ({ far: m.far, high: m.high, row: i + 1 }));
   const places = (all: typeof shown) =>
     all.reduce<{ far: number; high: number; rows: number[] }[]>((made, { far, high, row }) => {
       const last = made.at(-1);
       // What happens at the same place, or nearly, is written there once.
-      if (last && Math.hypot(x(last.far) - x(far), y(last.high) - y(high)) < 14) last.rows.push(row);
+      if (last && Math.abs(x(last.far) - x(far)) < 12 + 22 * last.rows.length && Math.abs(y(last.high) - y(high)) < 16)
+        last.rows.push(row);
       else made.push({ far, high, rows: [row] });
       return made;
     }, []);
@@ -34,10 +40,10 @@ export function SideView({ timeline: { course, marks } }: { timeline: LossTimeli
         viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
         className="w-full rounded border border-line bg-sheet"
         role="img"
-        aria-label={`The way from the side: ${figure(end.far, 0)} m far, from ${figure(course[0]!.high, 0)} m to ${figure(end.high, 0)} m high`}
+        aria-label={`The way from the side: ${label}, from ${figure(course[0]!.high, 0)} m to ${figure(end.high, 0)} m high`}
       >
         <line x1={LEFT} x2={WIDTH - RIGHT} y1={y(0)} y2={y(0)} className="stroke-edge" strokeWidth={2} />
-        {ticks(far).map((m) => (
+        {ticks(back, far).map((m) => (
           <text
             key={m}
             x={x(m)}
@@ -45,10 +51,19 @@ export function SideView({ timeline: { course, marks } }: { timeline: LossTimeli
             textAnchor="middle"
             className="fill-soft font-mono text-[12px] max-md:text-[20px]"
           >
-            {m} m
+            {Math.abs(m)} m
           </text>
         ))}
-        {ticks(high)
+        {back < 0 && (
+          <text
+            x={x(Math.min(...course.map((p) => p.far))) + 26}
+            y={y(0) - 8}
+            className="fill-ink text-[13px] max-md:text-[22px]"
+          >
+            home
+          </text>
+        )}
+        {ticks(0, high)
           .slice(1)
           .map((m) => (
             <text
@@ -106,9 +121,13 @@ function legs(course: Course): { leg: Course[number]['leg']; points: Course }[] 
 }
 
 // Round figures, four to eight of them.
-function ticks(most: number): number[] {
-  const rough = most / 5;
+function ticks(least: number, most: number): number[] {
+  const rough = (most - least) / 5;
   const ten = 10 ** Math.floor(Math.log10(rough));
   const step = [1, 2, 5, 10].map((n) => n * ten).find((n) => n >= rough)!;
-  return Array.from({ length: Math.floor(most / step) + 1 }, (_, i) => Math.round(i * step * 10) / 10);
+  const first = Math.ceil(least / step);
+  return Array.from(
+    { length: Math.floor(most / step) - first + 1 },
+    (_, i) => Math.round((first + i) * step * 10) / 10,
+  );
 }
