@@ -45,3 +45,37 @@ test('the same loss is played on the bench', async ({ craft }) => {
   await expect(log).toContainText('Signal lost, motors stopped', { timeout: 15_000 });
   await expect(page.getByRole('button', { name: 'Play it on the bench' })).toBeEnabled();
 });
+
+test('presets are worked out, written down and proven, with the keyboard', async ({ craft }) => {
+  const page = await craft('wren', 'air?part=channels');
+  await page.getByRole('combobox', { name: 'The receiver', exact: true }).selectOption({ label: 'sends presets' });
+  const presets = page.getByRole('region', { name: 'Presets that disarm and keep the throttle low' });
+  await expect(presets.getByRole('row', { name: /Throttle/ })).toContainText('988.1 µs');
+  const write = presets.getByRole('button', { name: 'Write these presets down' });
+  await write.press('Enter');
+  await expect(presets).toContainText('These are written down.');
+  await page.goto(page.url().replace(/air.*/, 'proof'));
+  await expect(page.getByTestId('promise-quiet-receiver')).toContainText('proven');
+});
+
+test('a recording of a receiver that holds is dropped and read, and the setup takes it over', async ({
+  craft,
+  app,
+}) => {
+  const page = await craft('wren', 'air?part=channels');
+  const receiver = page.getByRole('combobox', { name: 'The receiver', exact: true });
+  await receiver.selectOption({ label: 'holds the last values' });
+  await expect(page.getByRole('button', { name: /^Saved, revision/ })).toBeVisible();
+  const id = /craft\/([^/]+)/.exec(page.url())![1]!;
+  const recording = await page.request.get(`${app.address}/api/setups/${id}/recording?fault=transmitter-off`);
+  await receiver.selectOption({ label: 'falls silent' });
+  await page.goto(page.url().replace(/air.*/, 'wire'));
+  await page
+    .getByLabel('Recording of the signal wire')
+    .setInputFiles({ name: 'held.vcd', mimeType: 'text/plain', buffer: await recording.body() });
+  await page.getByRole('button', { name: 'Read a loss in it' }).press('Enter');
+  const loss = page.getByRole('region', { name: 'The receiver held the last values' });
+  await expect(loss).toContainText('The setup says that it falls silent.');
+  await loss.getByRole('button', { name: 'Take it over' }).press('Enter');
+  await expect(loss).toContainText('The setup says the same.');
+});

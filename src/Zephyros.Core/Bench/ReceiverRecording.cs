@@ -20,8 +20,12 @@ public static class ReceiverRecording
     // In milliseconds.
     private const double HeldFor = 1700;
 
-    // How long the link is away, in milliseconds.
     private const double AwayFor = 600;
+
+    // A stick that is kept moving goes round so often in a second; it is recorded so long before, and the transmitter is off so long.
+    private const double Rounds = 0.7;
+    private const double OnFor = 2000;
+    private const double OffFor = 3000;
 
     private const int DisturbedEvery = 9;
     private const long DisturbanceLength = 250_000;
@@ -32,7 +36,7 @@ public static class ReceiverRecording
     public static LineCapture Of(Setup setup, RecordingFault fault = RecordingFault.None)
     {
         var plan = SignalPlan.Compile(setup);
-        return Of(plan, Frames(plan), fault);
+        return Of(plan, fault == RecordingFault.TransmitterOff ? Circling(plan) : Frames(plan), fault);
     }
 
     /// <summary>Makes a recording in which sticks and switches are moved and held as the guided routines ask.</summary>
@@ -50,8 +54,8 @@ public static class ReceiverRecording
         var edges = new List<Edge>();
         var count = 0;
         foreach (
-            var (counts, says) in fault == RecordingFault.LinkAway
-                ? Away(plan, [.. frames])
+            var (counts, says) in AwayIn(fault) is { } away
+                ? Away(plan, [.. frames], away)
                 : frames.Select(f => ((int[]?)f, (LossKind?)null))
         )
         {
@@ -68,16 +72,26 @@ public static class ReceiverRecording
         return SerialWave.Record("receiver", idle, edges, period * (count + 1));
     }
 
+    // How long the link is away, in milliseconds; null when it stays.
+    private static double? AwayIn(RecordingFault fault) =>
+        fault switch
+        {
+            RecordingFault.LinkAway => AwayFor,
+            RecordingFault.TransmitterOff => OffFor,
+            RecordingFault.None or RecordingFault.Flipped or RecordingFault.LooseWire => null,
+        };
+
     // Until it gives up, the receiver repeats what it had last; then it does what the setup says of it: null where it sends nothing.
-    private static IEnumerable<(int[]? Counts, LossKind? Says)> Away(SignalPlan plan, int[][] frames)
+    private static IEnumerable<(int[]? Counts, LossKind? Says)> Away(SignalPlan plan, int[][] frames, double away)
     {
         var period = plan.Setup.Wire.FramePeriod.Value;
         var givesUp = RadioWay.GivesUp(plan.Setup.Air).TotalMilliseconds;
-        var from = frames.Length / 2;
+        // The longer one comes early, so that there is something after it.
+        var from = away > AwayFor ? (int)(OnFor / period) : frames.Length / 2;
         for (var i = 0; i < frames.Length; i++)
         {
             var since = (i - from) * period;
-            if (since < 0 || since >= givesUp + AwayFor)
+            if (since < 0 || since >= givesUp + away)
                 yield return (frames[i], null);
             else if (since < givesUp)
                 yield return (frames[from], LossKind.FrameLost);
@@ -118,6 +132,32 @@ public static class ReceiverRecording
                 var throttle = plan.ThrottleChannel?.Channel.Number.Value ?? 1;
                 SeparatePulsesFormat.Draw(counts[Math.Min(throttle, carried) - 1], start, edges);
                 break;
+        }
+    }
+
+    // Roll and pitch go round and round, all else rests.
+    private static IEnumerable<int[]> Circling(SignalPlan plan)
+    {
+        var values = plan.CreateValues();
+        plan.Settle(values);
+        var period = plan.Setup.Wire.FramePeriod;
+        var whole = (2 * OnFor) + OffFor + RadioWay.GivesUp(plan.Setup.Air).TotalMilliseconds;
+        for (var at = 0.0; at < whole; at += period.Value)
+        {
+            var (sine, cosine) = Math.SinCos(2 * Math.PI * Rounds * at / 1000);
+            Put(StickAxis.Roll, 90 * sine);
+            Put(StickAxis.Pitch, 90 * cosine);
+            // Of separate pulses one wire is recorded, that of the throttle.
+            if (plan.Setup.Wire.Format == WireFormat.SeparatePulses)
+                Put(StickAxis.Throttle, 60 * sine);
+            plan.Evaluate(values, period.ToTimeSpan());
+            yield return [.. values.Counts];
+        }
+
+        void Put(StickAxis axis, double setting)
+        {
+            if (plan.Setup.Transmitter.StickOf(axis) is { } stick)
+                values.Hands[plan.Model.IndexOf(stick)] = new Percent(setting);
         }
     }
 

@@ -14,4 +14,7 @@ public enum RecordingFault
 
     /// <summary>The link is away for a while in its middle.</summary>
     LinkAway,
+
+    /// <summary>The transmitter is off for three seconds while a stick is kept moving.</summary>
+    TransmitterOff,
 }

@@ -3,6 +3,7 @@ using Zephyros.Core.Board;
 using Zephyros.Core.Edits;
 using Zephyros.Core.Findings;
 using Zephyros.Core.Hands;
+using Zephyros.Core.Loss.Presets;
 using Zephyros.Core.Model;
 using Zephyros.Core.Model.Logic;
 using Zephyros.Core.Path;
@@ -27,6 +28,12 @@ internal static class CandidateFixes
             if (after != setup)
                 yield return (id, effect, SetupEdit.Between(title, setup, after));
         var plan = SignalPlan.Compile(setup);
+        if (setup.Air.OnLoss == ReceiverLoss.Preset && PresetSolver.Of(plan).Edit is { } presets)
+            yield return (
+                "presets",
+                "Presets that disarm with room and keep the throttle low. Set them on the receiver too, and test them.",
+                presets
+            );
         foreach (var (id, function) in setup.Board.Functions.OrderBy(f => f.Key, StringComparer.Ordinal))
             if (AsPlanned(plan, function) is var (low, high))
                 yield return (

@@ -40,6 +40,10 @@ internal static class CaptureEndpoints
             .MapGet("/{id}/captures/{capture}/measurement", MeasureAsync)
             .WithName("MeasureCapture")
             .Finds<RecordedMeasurement>();
+        setups
+            .MapGet("/{id}/captures/{capture}/loss", ReadLossAsync)
+            .WithName("ReadLossInCapture")
+            .Finds<RecordedLossView>();
         setups.MapGet("/{id}/captures/{capture}", Look).WithName("LookAtCapture").Finds<CaptureView>();
         app.MapGet("/api/captures/{capture}/frames/{frame:int}", Draw).WithName("DrawFrame").Finds<FrameDrawing>();
         app.MapGet("/api/wire-formats", () => WireFormats.All.Select(WireFormatView.Of).ToArray())
@@ -105,6 +109,21 @@ internal static class CaptureEndpoints
             : PutAway();
     }
 
+    private static async Task<IResult> ReadLossAsync(
+        string id,
+        string capture,
+        SetupStore store,
+        CaptureShelf shelf,
+        CancellationToken cancel
+    )
+    {
+        if (store.Find(id) is not { Setup: var setup })
+            return Saving.NoSetup(id);
+        return shelf.Find(capture) is { } line
+            ? TypedResults.Ok(await Task.Run(() => RecordedLossView.Of(setup, line), cancel))
+            : PutAway();
+    }
+
     private static IResult Draw(string capture, int frame, CaptureShelf shelf) =>
         shelf.Find(capture) is { Capture: { } line, Verdict: var verdict }
         && FrameDrawing.Of(line, verdict, frame) is { } drawing
@@ -134,7 +153,7 @@ internal static class CaptureEndpoints
                 [
                     new SetupProblem(
                         "/fault",
-                        "A recording is made with the fault none, flipped, loose-wire or link-away."
+                        "A recording is made with the fault none, flipped, loose-wire, link-away or transmitter-off."
                     ),
                 ]
             );

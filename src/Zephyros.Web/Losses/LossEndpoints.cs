@@ -1,4 +1,6 @@
 using Zephyros.Core.Craft;
+using Zephyros.Core.Loss.Presets;
+using Zephyros.Core.Path;
 using Zephyros.Core.Setups;
 using Zephyros.Storage;
 using Zephyros.Web.Contracts;
@@ -10,7 +12,16 @@ namespace Zephyros.Web.Losses;
 internal static class LossEndpoints
 {
     /// <summary>Maps the endpoints.</summary>
-    public static void Map(RouteGroupBuilder setups) =>
+    public static void Map(RouteGroupBuilder setups)
+    {
+        setups
+            .MapGet(
+                "/{id}/presets",
+                (string id, SetupStore store) =>
+                    Asking.Answer(store, id, s => TypedResults.Ok(PresetSolver.Of(SignalPlan.Compile(s))))
+            )
+            .WithName("SolvePresets")
+            .Finds<PresetAnswer>();
         setups
             .MapPost(
                 "/{id}/loss",
@@ -20,6 +31,7 @@ internal static class LossEndpoints
             .WithName("PlayLoss")
             .Accepts<LossRequest>("application/json")
             .Answers<LossView>();
+    }
 
     private static IResult Play(LossRequest asked, Setup setup, LossPlays plays)
     {

@@ -32,7 +32,7 @@ export default function AirStation({ id, setup, view, changes }: Props) {
               <>
                 <ChannelBudget rows={view.budget} />
                 <QualityFields {...all} />
-                <ReceiverLossFields setup={setup} changes={changes} />
+                <ReceiverLossFields id={id} setup={setup} changes={changes} />
               </>
             ),
           },

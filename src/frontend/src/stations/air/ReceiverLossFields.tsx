@@ -8,12 +8,13 @@ import type { Changes } from '../../edits/useChanges';
 import { NumberField } from '../../ui/NumberField';
 import { SelectField } from '../../ui/SelectField';
 import { Term } from '../../ui/Term';
+import { PresetTable } from './PresetTable';
 
 /** A disarmed, low value where the editing of a preset starts, in microseconds. */
 const LOW = 988;
 
 /** What the receiver does on its wire while nothing arrives by radio. */
-export function ReceiverLossFields({ setup, changes }: { setup: Setup; changes: Changes }) {
+export function ReceiverLossFields({ id, setup, changes }: { id: string; setup: Setup; changes: Changes }) {
   const { air } = setup;
   const presets = air.presets ?? {};
   const { data: profiles = [] } = useQuery(linkProfilesQuery);
@@ -25,7 +26,7 @@ export function ReceiverLossFields({ setup, changes }: { setup: Setup; changes: 
     .filter((c) => c.number <= air.channels)
     .sort((a, b) => a.number - b.number);
   return (
-    <fieldset className="mb-5 flex flex-wrap items-end gap-x-5 gap-y-3">
+    <fieldset className="mb-5 flex min-w-0 flex-wrap items-end gap-x-5 gap-y-3">
       <legend className="mb-2 w-full border-b-2 border-ink pb-1 text-[0.84rem] font-semibold text-soft">
         On a loss, as set on the receiver itself: <Term word="hold, preset, silence" />
       </legend>
@@ -72,6 +73,7 @@ export function ReceiverLossFields({ setup, changes }: { setup: Setup; changes: 
         ]}
         onChange={(value) => put('Reserved arm channel', 'reservesArmChannel', value === 'reserved')}
       />
+      {air.onLoss === 'preset' && <PresetTable id={id} setup={setup} changes={changes} />}
       <LookAtDrafts changes={changes}>
         {air.onLoss === 'preset' &&
           channels.map(({ number, label }) => {

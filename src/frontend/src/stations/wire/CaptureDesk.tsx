@@ -20,6 +20,7 @@ const FAULTS = [
   { id: 'flipped', name: 'Behind an inverter', hint: 'high is low' },
   { id: 'loose-wire', name: 'With a loose plug', hint: 'some frames are damaged' },
   { id: 'link-away', name: 'While the link is away', hint: 'for 0.9 s' },
+  { id: 'transmitter-off', name: 'Transmitter off, a stick kept moving', hint: 'for 3 s' },
 ];
 
 /** Where a recording of the signal wire is dropped and told what it speaks. */
@@ -110,6 +111,7 @@ export function CaptureDesk({ id, changes }: Props) {
       {shown && recognised.variables && (
         <CaptureResult
           key={shown.id}
+          id={id}
           name={recognised.variables.name}
           capture={shown}
           changes={changes}

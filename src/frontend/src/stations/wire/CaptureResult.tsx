@@ -8,8 +8,11 @@ import type { Changes } from '../../edits/useChanges';
 import { SelectField } from '../../ui/SelectField';
 import { FrameView } from './FrameView';
 import { LossLegend, LossStrip } from './LossStrip';
+import { RecordedLoss } from './RecordedLoss';
 
 interface Props {
+  /** The id of the craft. */
+  id: string;
   /** The name of the file. */
   name: string;
   capture: CaptureView;
@@ -19,7 +22,7 @@ interface Props {
 }
 
 /** What a recording was recognised as, what each channel did in it, and the line itself. */
-export function CaptureResult({ name, capture, changes, onLine }: Props) {
+export function CaptureResult({ id, name, capture, changes, onLine }: Props) {
   const [fixed, setFixed] = useState(false);
   const { fix } = capture;
   const Icon = capture.fits ? CircleCheck : TriangleAlert;
@@ -66,6 +69,7 @@ export function CaptureResult({ name, capture, changes, onLine }: Props) {
           }}
         />
       )}
+      {capture.interval !== null && <RecordedLoss id={id} capture={capture.id} changes={changes} />}
       {capture.channels.length > 0 && <ChannelTable capture={capture} />}
       {capture.hasLevels && <FrameView capture={capture.id} frames={capture.frames} />}
     </article>

@@ -1,0 +1,216 @@
+using Zephyros.Core.Units;
+using Zephyros.Core.Wire;
+
+namespace Zephyros.Core.Captures.Losses;
+
+/// <summary>Finds the loss of the signal in a recording that was made while a stick was kept moving and the transmitter was switched off:
+/// silence, held values, a flag and presets are told apart, and the receiver's own delay is measured.</summary>
+/// <remarks>A receiver that holds, and a pilot who stops moving, look alike on the wire unless the frames say more: that a stick was kept
+/// moving is for the pilot to know.</remarks>
+public sealed class LossReader
+{
+    [Figure(Station.Wire, "A loss in a recording lasts at least", ProvenanceKind.OwnAssumption, Unit = "ms")]
+    private const double Shortest = 250;
+
+    [Figure(
+        Station.Wire,
+        "Values that stand still in a recording are held, or presets, after",
+        ProvenanceKind.OwnAssumption,
+        Unit = "ms"
+    )]
+    private const double Still = 700;
+
+    [Figure(
+        Station.Wire,
+        "A channel moves in a recording when it changes by more than",
+        ProvenanceKind.OwnAssumption,
+        Unit = "µs"
+    )]
+    private const double Moves = 3;
+
+    // A receiver that gives up leaps so far, in microseconds, after a stand so much longer than any of what moved: a hand that comes to
+    // rest creeps.
+    private const double Leap = 15;
+    private const double Longer = 1.5;
+
+    // A stick that is kept moving changes so often, at least, in the time before: in milliseconds.
+    private const int Often = 4;
+    private const double Before = 400;
+
+    // In shares of the usual time from frame to frame: later than this a frame was due and did not come.
+    private const double Late = 1.5;
+
+    private readonly WireDescriptor wire;
+    private readonly double usual;
+    private readonly double end;
+    private readonly (double At, IReadOnlyList<int> Counts, LossKind? Says)[] frames;
+
+    // The places of the frames that differ from the one before.
+    private readonly int[] moved;
+
+    private LossReader(CaptureVerdict verdict, WireDescriptor wire, double usual, long end)
+    {
+        (this.wire, this.usual, this.end) = (wire, usual, end / 1e6);
+        frames =
+        [
+            .. verdict
+                .Frames.Where(f => f.Kind != FrameKind.Other)
+                .Skip(wire.FramesForAll - 1)
+                .Select(f => (f.At / 1e6, f.Counts, f.Says)),
+        ];
+        moved = [.. Enumerable.Range(1, Math.Max(0, frames.Length - 1)).Where(i => Differ(i - 1, i).Any())];
+    }
+
+    /// <summary>The longest loss of a recording.</summary>
+    /// <param name="verdict">What it was recognised as.</param>
+    /// <param name="end">When it ends, in nanoseconds.</param>
+    /// <returns>Null without times, or where nothing looks like one.</returns>
+    public static RecordedLoss? Of(CaptureVerdict verdict, long end)
+    {
+        if (verdict.Format is not { } format || verdict.Interval is not { Value: > 0 and var usual })
+            return null;
+        var reader = new LossReader(verdict, format.Describe(), usual, end);
+        return reader.Flagged() ?? reader.Silent() ?? reader.Jumped() ?? reader.Held();
+    }
+
+    // Frames that say so.
+    private RecordedLoss? Flagged()
+    {
+        var first = Array.FindIndex(frames, f => f.Says == LossKind.SignalLoss);
+        if (first < 0)
+            return null;
+        var next = Array.FindIndex(frames, first, f => f.Says != LossKind.SignalLoss);
+        var changed = first > 0 ? Differ(first - 1, first).ToArray() : [];
+        return Read(
+            changed.Length > 0 ? LossManner.Presets : LossManner.Held,
+            flagged: true,
+            first,
+            frames[first].At,
+            next < 0 ? end : frames[next].At,
+            changed
+        );
+    }
+
+    // No frames at all. What the receiver repeated before that is no longer fresh.
+    private RecordedLoss? Silent()
+    {
+        var longest = (Place: -1, Length: Shortest);
+        for (var i = 0; i < frames.Length; i++)
+            if (Next(i) - frames[i].At is var length && length > Math.Max(longest.Length, Late * usual))
+                longest = (i, length);
+        if (longest.Place < 0)
+            return null;
+        var gave = frames[longest.Place].At + usual;
+        return Read(LossManner.Silent, flagged: false, longest.Place + 1, gave, Next(longest.Place), []);
+    }
+
+    // One leap after the values stood still, and none after it for long.
+    private RecordedLoss? Jumped()
+    {
+        RecordedLoss? best = null;
+        for (var m = 1; m < moved.Length; m++)
+        {
+            var (place, last) = (moved[m], moved[m - 1]);
+            // It takes as many frames as carry all channels.
+            var landed = moved.Last(p => p < place + wire.FramesForAll);
+            var until = UntilMoved(landed);
+            var changed = Differ(place - 1, landed).ToArray();
+            if (
+                until - frames[landed].At < Still
+                || frames[place].At - frames[last].At < Pace(last) * Longer
+                || !Differ(place - 1, landed, Leap).Any()
+                || !(changed.Length > 1 || IsMoving(last))
+            )
+                continue;
+            var read = Read(LossManner.Presets, flagged: false, place, frames[place].At, until, changed, landed);
+            if (best is null || read.Ends - read.GivesUp!.Value > best.Ends - best.GivesUp!.Value)
+                best = read;
+        }
+
+        return best;
+    }
+
+    // Values that stand still after a stick was moving.
+    private RecordedLoss? Held()
+    {
+        RecordedLoss? best = null;
+        for (var m = 0; m < moved.Length; m++)
+        {
+            var until = UntilMoved(moved[m]);
+            var from = frames[moved[m]].At;
+            if (until - from < Still || !IsMoving(moved[m]))
+                continue;
+            var read = new RecordedLoss(
+                LossManner.Held,
+                false,
+                new(from),
+                null,
+                new(Pace(moved[m])),
+                new(until),
+                new Dictionary<ChannelNumber, int>()
+            );
+            if (best is null || until - from > (best.Ends - best.LastFresh!.Value).Value)
+                best = read;
+        }
+
+        return best;
+    }
+
+    private RecordedLoss Read(
+        LossManner manner,
+        bool flagged,
+        int place,
+        double gave,
+        double until,
+        IReadOnlyList<int> changed,
+        int? landed = null
+    )
+    {
+        var (fresh, within) = LastFresh(place);
+        return new RecordedLoss(
+            manner,
+            flagged,
+            fresh is { } at ? new(at) : null,
+            new(gave),
+            new(within),
+            new(until),
+            manner == LossManner.Presets
+                ? changed.ToDictionary(c => new ChannelNumber(c + 1), c => frames[landed ?? place].Counts[c])
+                : new Dictionary<ChannelNumber, int>()
+        );
+    }
+
+    // The last fresh values before a place: frames say themselves which are older, or a stick that was kept moving shows it.
+    private (double? At, double Within) LastFresh(int place)
+    {
+        var repeats = place - 1;
+        while (repeats >= 0 && frames[repeats].Says == LossKind.FrameLost)
+            repeats--;
+        if (repeats >= 0 && repeats < place - 1)
+            return (frames[repeats].At, usual);
+        var last = Array.FindLastIndex(moved, m => m < place);
+        return last >= 0 && IsMoving(moved[last]) ? (frames[moved[last]].At, Pace(moved[last])) : (null, 0);
+    }
+
+    private bool IsMoving(int place) => Lately(place).Length >= Often;
+
+    // How long what moved stood still at most before its last movement, which is how long it may have stood still after it.
+    private double Pace(int place)
+    {
+        var lately = Lately(place);
+        return lately.Length < 2 ? usual : lately.Zip(lately[1..], (a, b) => frames[b].At - frames[a].At).Max();
+    }
+
+    private int[] Lately(int place) => [.. moved.Where(m => m <= place && frames[m].At >= frames[place].At - Before)];
+
+    private IEnumerable<int> Differ(int before, int after, double by = Moves)
+    {
+        var (a, b) = (frames[before].Counts, frames[after].Counts);
+        return Enumerable.Range(0, Math.Min(a.Count, b.Count)).Where(c => Math.Abs(a[c] - b[c]) * wire.Step.Value > by);
+    }
+
+    private double UntilMoved(int place) =>
+        Array.Find(moved, p => p > place) is > 0 and var next ? frames[next].At : end;
+
+    private double Next(int place) => place + 1 < frames.Length ? frames[place + 1].At : end;
+}
