@@ -81,7 +81,7 @@ public sealed class BenchHubTests : IAsyncLifetime
             {
                 "Move" => new MoveCall(setup, Word("throttle", "left-shoulder", "selector", "tracker"), Pick(values)),
                 "Report" => new ReportCall(setup, Word("distance", "voltage", "quality"), Pick(values)),
-                "SetLink" or "SetPower" => new SwitchCall(setup, random.Next(2) == 0),
+                "SetLink" or "SetPower" or "TryLoss" => new SwitchCall(setup, random.Next(2) == 0),
                 "Surround" => new SurroundCall(setup, Pick(values), random.Next(2) == 0, random.Next(2) == 0, false),
                 "SetDistance" => new DistanceCall(setup, random.Next(3) == 0 ? null : Pick(values)),
                 "Guide" => new GuideCall(setup, Pick(Enum.GetValues<RoutineKind>())),
@@ -99,6 +99,7 @@ public sealed class BenchHubTests : IAsyncLifetime
             "SetDistance",
             "Guide",
             "SkipStep",
+            "TryLoss",
             "WatchBars",
         ];
         var until = DateTime.UtcNow.AddSeconds(Environment.GetEnvironmentVariable("DEEP") == "1" ? 60 : 0);
@@ -200,6 +201,23 @@ public sealed class BenchHubTests : IAsyncLifetime
         await WaitAsync("wren", m => m.Snapshot.Routine!.Prompt != first.Prompt);
         await hub.InvokeAsync("Guide", new GuideCall("wren", RoutineKind.None), cancel);
         await WaitAsync("wren", m => m.Snapshot.Routine is null);
+    }
+
+    [Fact]
+    public async Task A_loss_is_tried_and_goes_on_by_what_the_board_does()
+    {
+        var cancel = TestContext.Current.CancellationToken;
+        await hub.InvokeAsync("TryLoss", new SwitchCall("wren", true), cancel);
+        await WaitAsync("wren", m => m.Snapshot.Trial is { Problem: "" });
+        await hub.InvokeAsync("Move", new MoveCall("wren", "left-shoulder", 2), cancel);
+        await WaitAsync("wren", m => m.Snapshot.Trial!.Prompt == "Switch the transmitter off.");
+        await hub.InvokeAsync("SetLink", new SwitchCall("wren", false), cancel);
+        var stopped = await WaitAsync("wren", m => m.Snapshot.Trial!.Steps.Any(s => s is { Id: "stops", Came: true }));
+        Assert.InRange(stopped.Snapshot.Trial!.Steps.Single(s => s.Id == "stops").Took!.Value.Value, 1, 150);
+        await hub.InvokeAsync("SetLink", new SwitchCall("wren", true), cancel);
+        await hub.InvokeAsync("Move", new MoveCall("wren", "left-shoulder", 1), cancel);
+        await hub.InvokeAsync("TryLoss", new SwitchCall("wren", false), cancel);
+        await WaitAsync("wren", m => m.Snapshot.Trial is null);
     }
 
     [Fact]

@@ -1,4 +1,5 @@
 import { expect, test } from './fixtures';
+import { plugIn, put, teach } from './sticks';
 
 const row = (text: RegExp) => ({ hasText: text });
 
@@ -78,4 +79,33 @@ test('a recording of a receiver that holds is dropped and read, and the setup ta
   await expect(loss).toContainText('The setup says that it falls silent.');
   await loss.getByRole('button', { name: 'Take it over' }).press('Enter');
   await expect(loss).toContainText('The setup says the same.');
+});
+
+test('a loss is tried with both hands on a joystick, and what it is good for is said', async ({ craft }) => {
+  const page = await craft('wren', 'board?part=loss');
+  await plugIn(page);
+  await page.reload();
+  await page.getByRole('button', { name: 'Real sticks' }).press('Enter');
+  const rest = [0, -1, 0, 0];
+  await teach(page, 'Left shoulder', 0, rest, [1, -1]);
+  await page.keyboard.press('Escape');
+  await put(page, [-1, -1, 0, 0]);
+  await page.getByRole('button', { name: 'Begin' }).press('Enter');
+  const trial = page.getByRole('group', { name: 'Loss, guided' });
+  const prompt = trial.getByRole('paragraph').first();
+  await expect(prompt).toContainText('Throttle low, and arm.');
+  await put(page, [1, -1, 0, 0]);
+  await expect(prompt).toContainText('Switch the transmitter off.');
+  await page.evaluate(() => window.dispatchEvent(new Event('gamepaddisconnected')));
+  await expect(trial).toContainText(/The motors stand\. After 1\d\d ms\./);
+  await expect(prompt).toContainText('Switch the transmitter on. Leave the arm switch.');
+  await page.evaluate(() => window.dispatchEvent(new Event('gamepadconnected')));
+  await expect(prompt).toContainText('Arm switch off.');
+  await put(page, [-1, -1, 0, 0]);
+  await expect(prompt).toContainText('Arm switch on.');
+  await put(page, [1, -1, 0, 0]);
+  await expect(prompt).toContainText('Disarm. That is all.');
+  await expect(trial.getByLabel('As it should', { exact: true })).toHaveCount(5);
+  await put(page, [-1, -1, 0, 0]);
+  await expect(page.getByText('It proves nothing of the craft')).toBeVisible();
 });

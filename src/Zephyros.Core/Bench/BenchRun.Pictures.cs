@@ -41,6 +41,7 @@ public sealed partial class BenchRun
             Received = [.. seen],
             Bars = watch.Bars,
             Routine = watch.Routine,
+            Trial = trial?.State,
             Link = Link,
             Air = receiver.Way.At is { } at
                 ? new BenchAir(

@@ -30,6 +30,7 @@ public sealed partial class BenchRun
     private TimeSpan nextFrame;
     private TimeSpan poweredAt;
     private long changes = 1;
+    private LossTrial? trial;
     private IReadOnlyDictionary<ChannelNumber, Microseconds> trembling = ImmutableDictionary<
         ChannelNumber,
         Microseconds
@@ -133,6 +134,9 @@ public sealed partial class BenchRun
         RunModel();
         if (Power && !SameBoard(before.Setup, setup))
             Restart();
+        // What it expects is another, and it begins anew.
+        if (trial is not null)
+            trial = new LossTrial(setup);
         changes++;
     }
 
@@ -181,6 +185,7 @@ public sealed partial class BenchRun
         Link = up;
         AlignNextFrame();
         RunModel();
+        Watch();
     }
 
     /// <summary>Switches the transmitter on or off. It is on again once its restart time has passed since it was switched off, and then
@@ -201,6 +206,7 @@ public sealed partial class BenchRun
         // It remembers no packet that came before.
         downLink.Miss();
         RunModel();
+        Watch();
         Log.Add(now, LogKind.Switched, TransmitterOn ? "Transmitter on" : "Transmitter off");
     }
 
@@ -241,6 +247,13 @@ public sealed partial class BenchRun
         changes++;
     }
 
+    /// <summary>Begins to guide through a loss of the signal, or ends it.</summary>
+    public void TryLoss(bool begins)
+    {
+        trial = begins ? new LossTrial(plan.Setup) : null;
+        changes++;
+    }
+
     /// <summary>Leaves out what the guided routine asks for.</summary>
     public void Skip()
     {
@@ -274,10 +287,18 @@ public sealed partial class BenchRun
         {
             now = at;
             part.Act();
+            Watch();
         }
 
         if (to > now)
             now = to;
+        Watch();
+    }
+
+    private void Watch()
+    {
+        if (trial?.Look(Board, Sending, now) == true)
+            changes++;
     }
 
     // In the order of the path, which decides at the same instant: what the model has just worked out is in the frame, and a frame that

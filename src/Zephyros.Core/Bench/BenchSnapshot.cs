@@ -56,6 +56,9 @@ public sealed record BenchSnapshot
     /// <summary>How far the guided measuring routine is; null while none runs.</summary>
     public RoutineState? Routine { get; init; }
 
+    /// <summary>How far a loss is tried at the bench; null while none is.</summary>
+    public LossTrialState? Trial { get; init; }
+
     /// <summary>True while the radio link is up.</summary>
     public required bool Link { get; init; }
 

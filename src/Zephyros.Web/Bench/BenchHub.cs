@@ -109,6 +109,9 @@ internal sealed class BenchHub(BenchRooms rooms) : Hub
     /// <summary>Begins a guided measuring routine, or ends it.</summary>
     public void Guide(GuideCall call) => Act(call.Setup, run => run.Guide(call.Kind));
 
+    /// <summary>Begins to guide through a loss of the signal, or ends it.</summary>
+    public void TryLoss(SwitchCall call) => Act(call.Setup, run => run.TryLoss(call.On));
+
     /// <summary>Leaves out what the guided routine asks for.</summary>
     public void SkipStep(BenchCall call) => Act(call.Setup, run => run.Skip());
 

@@ -163,6 +163,11 @@ export class BenchLink {
     this.tell('Guide', { kind });
   }
 
+  /** Begins to guide through a loss of the signal, or ends it. */
+  tryLoss(on: boolean): void {
+    this.tell('TryLoss', { on });
+  }
+
   /** Leaves out what the guided routine asks for. */
   skipStep(): void {
     this.tell('SkipStep', {});

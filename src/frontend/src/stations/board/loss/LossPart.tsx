@@ -8,6 +8,7 @@ import { figure, together } from '../../../ui/figures';
 import { Notice } from '../../../ui/Notice';
 import { NumberField } from '../../../ui/NumberField';
 import { SelectField } from '../../../ui/SelectField';
+import { LossTrial } from './LossTrial';
 import { MarkTable } from './MarkTable';
 import { PlanView } from './PlanView';
 import { PlayOnBench } from './PlayOnBench';
@@ -64,6 +65,7 @@ export function LossPart({ id, setup, changes }: Props) {
             />
           </>
         )}
+        <LossTrial id={id} />
       </div>
       <section aria-labelledby="at-loss" className="flex min-w-0 flex-col gap-3">
         <h2 id="at-loss" className="text-lg font-bold">
