@@ -94,6 +94,39 @@ public sealed class StandingTests : IAsyncDisposable
         Assert.Empty((await GetAsync("/api/unreadable")).AsArray());
     }
 
+    // 300 ms until the receiver gives up, as we assume, and 200 ms of the board; half a second for hand and eye.
+    [Theory]
+    [InlineData(400, "done")]
+    [InlineData(1000, "done")]
+    [InlineData(1001, "failed")]
+    public async Task A_time_that_is_too_late_is_not_as_expected(int after, string state)
+    {
+        var work = await JsonAsync(
+            await SendAsync(
+                client,
+                HttpMethod.Post,
+                $"{Sandpiper}/steps/loss/armed?revision=1",
+                $$"""{"asExpected":true,"after":{{after}}}"""
+            )
+        );
+        Assert.Equal(state, Item(work, "loss", "armed"));
+        Assert.Equal(after, (int)Things(work, "loss").Single(i => (string)i["id"]! == "armed")["after"]!);
+    }
+
+    [Fact]
+    public async Task A_time_before_it_began_is_refused() =>
+        Assert.Equal(
+            HttpStatusCode.BadRequest,
+            (
+                await SendAsync(
+                    client,
+                    HttpMethod.Post,
+                    $"{Sandpiper}/steps/loss/armed?revision=1",
+                    """{"asExpected":true,"after":-5}"""
+                )
+            ).StatusCode
+        );
+
     [Theory]
     [InlineData("/steps/board/nothing?revision=1")]
     [InlineData("/steps/nothing/loss?revision=1")]

@@ -1,5 +1,6 @@
 using System.ComponentModel;
 using System.ComponentModel.DataAnnotations;
+using Zephyros.Core.Units;
 
 namespace Zephyros.Core.Evidence;
 
@@ -34,4 +35,9 @@ public sealed record TickRecord
     [Description("What was seen, in the pilot's words; empty when there is nothing to say.")]
     [StringLength(300)]
     public string Seen { get; init; } = "";
+
+    /// <summary>How long it took, as it was seen or measured; null where nobody took the time.</summary>
+    [Description("How long it took, as it was seen or measured, in milliseconds.")]
+    [Range(0, 3600000)]
+    public Milliseconds? After { get; init; }
 }

@@ -1,4 +1,5 @@
 using Zephyros.Core.Evidence;
+using Zephyros.Core.Units;
 
 namespace Zephyros.Core.Work;
 
@@ -7,4 +8,8 @@ namespace Zephyros.Core.Work;
 /// <param name="Do">What to do.</param>
 /// <param name="Expected">What must come of it.</param>
 /// <param name="Basis">What a tick depends on besides these words.</param>
-public sealed record Deed(string Id, string Do, string Expected, IReadOnlyList<BasisPart> Basis);
+public sealed record Deed(string Id, string Do, string Expected, IReadOnlyList<BasisPart> Basis)
+{
+    /// <summary>When it must come at the latest, after what was done; null where no time counts.</summary>
+    public Milliseconds? Within { get; init; }
+}

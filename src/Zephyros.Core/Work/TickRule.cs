@@ -1,11 +1,15 @@
 using Zephyros.Core.Evidence;
 using Zephyros.Core.Path;
+using Zephyros.Core.Units;
 
 namespace Zephyros.Core.Work;
 
 /// <summary>A step that is done when each of several things is ticked, and no tick is stale.</summary>
 public abstract class TickRule : WorkRule
 {
+    [Figure(Station.Board, "A time that is taken by hand and eye may be late by", ProvenanceKind.OwnAssumption)]
+    private static readonly Milliseconds HandAndEye = new(500);
+
     /// <inheritdoc />
     public override WorkPlace Place => WorkPlace.Here;
 
@@ -17,6 +21,12 @@ public abstract class TickRule : WorkRule
 
     /// <summary>What a change of the words is called, such as "where it must stand".</summary>
     protected abstract string WordsAre { get; }
+
+    /// <summary>True when a time that was taken by hand and eye is not later than it may be.</summary>
+    /// <param name="deed">What was done.</param>
+    /// <param name="after">How long it took; null where nobody took the time.</param>
+    public static bool InTime(Deed deed, Milliseconds? after) =>
+        after is not { } took || deed.Within is not { } within || took <= within + HandAndEye;
 
     /// <summary>What a tick of a thing depends on: what was asked, and what lies behind it.</summary>
     public IReadOnlyList<BasisPart> BasisOf(Deed deed) =>
@@ -30,13 +40,23 @@ public abstract class TickRule : WorkRule
     {
         var newest = facts.Ticks.FirstOrDefault(t => t.Record.Step == Id && t.Record.Item == deed.Id);
         if (newest is null)
-            return new WorkItem(deed.Id, deed.Do, deed.Expected, WorkState.ToDo, [], "", null);
+            return new WorkItem(deed.Id, deed.Do, deed.Expected, WorkState.ToDo, [], "", null, deed.Within);
         var changed = EvidenceBasis.Differ(newest.Basis, BasisOf(deed));
         var state =
             changed.Count > 0 ? WorkState.Stale
             : newest.Record.AsExpected ? WorkState.Done
             : WorkState.Failed;
-        return new WorkItem(deed.Id, deed.Do, deed.Expected, state, changed, newest.Record.Seen, newest.TakenAt);
+        return new WorkItem(
+            deed.Id,
+            deed.Do,
+            deed.Expected,
+            state,
+            changed,
+            newest.Record.Seen,
+            newest.TakenAt,
+            deed.Within,
+            newest.Record.After
+        );
     }
 
     /// <inheritdoc />

@@ -1,3 +1,5 @@
+using Zephyros.Core.Units;
+
 namespace Zephyros.Core.Work;
 
 /// <summary>One thing of a step that is ticked by hand.</summary>
@@ -8,6 +10,8 @@ namespace Zephyros.Core.Work;
 /// <param name="Changed">What is another since it was ticked; empty unless it is stale.</param>
 /// <param name="Seen">What was seen, in the pilot's words.</param>
 /// <param name="TakenAt">When it was ticked last; null when it never was.</param>
+/// <param name="Within">When it must come at the latest, after what was done; null where no time counts.</param>
+/// <param name="After">When it was seen, after what was done; null where nobody took the time.</param>
 public sealed record WorkItem(
     string Id,
     string Do,
@@ -15,5 +19,7 @@ public sealed record WorkItem(
     WorkState State,
     IReadOnlyList<string> Changed,
     string Seen,
-    DateTimeOffset? TakenAt
+    DateTimeOffset? TakenAt,
+    Milliseconds? Within = null,
+    Milliseconds? After = null
 );

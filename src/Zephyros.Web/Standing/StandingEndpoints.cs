@@ -62,8 +62,9 @@ internal static class StandingEndpoints
                 Item = item,
                 Do = deed.Do,
                 Expected = deed.Expected,
-                AsExpected = tick.AsExpected,
+                AsExpected = tick.AsExpected && TickRule.InTime(deed, tick.After),
                 Seen = tick.Seen.Trim(),
+                After = tick.After,
             },
             rule.BasisOf(deed)
         );

@@ -1,7 +1,9 @@
 using Zephyros.Core.Air;
+using Zephyros.Core.Bench;
 using Zephyros.Core.Board;
 using Zephyros.Core.Evidence;
 using Zephyros.Core.Path;
+using Zephyros.Core.Setups;
 using Zephyros.Core.Units;
 
 namespace Zephyros.Core.Work.Steps;
@@ -51,41 +53,61 @@ public sealed class TryLoss : TickRule
                 ("/board/signalTimeout", "when the board calls the signal lost")
             ),
         ];
-        var within = new Milliseconds(board.SignalTimeout.Value + board.Loss.Grace.Value);
+        var times = LossTimes.Of(setup);
         var notices = setup.Air.OnLoss switch
         {
-            ReceiverLoss.Silent => "The board says that the signal is lost.",
+            ReceiverLoss.Silent => $"Within {Seconds(times!.Notices)} the board says that the signal is lost.",
             ReceiverLoss.Hold => "The receiver goes on sending the last values, and the board does not notice.",
             ReceiverLoss.Preset => "The receiver sends its presets, and the board does not notice.",
         };
-        var armed = setup.Air.OnLoss switch
-        {
-            ReceiverLoss.Silent =>
-                $"{within.Words} after the last frame the board {BoardGroups.Procedure(board.Loss)}.",
-            ReceiverLoss.Hold => "The motors go on as before: the board never learns of the loss.",
-            ReceiverLoss.Preset => "The motors do what the presets say.",
-        };
         return
         [
-            new("disarmed", "Disarmed, switch the transmitter off.", notices, basis),
-            new("armed", "Arm, put the throttle stick to a third, and switch the transmitter off.", armed, basis),
+            new("disarmed", "Disarmed, switch the transmitter off.", notices, basis) { Within = times?.Notices },
+            new("armed", Armed(board.Loss), Does(setup, times), basis) { Within = times?.Stops },
             new(
                 "returns",
-                "Switch the transmitter on again, the arm switch on and the throttle up.",
-                Returns(setup.Air.OnLoss, board.Loss),
+                "Switch the transmitter on again, the arm switch as it is and the throttle low.",
+                times is null
+                    ? "The motors follow the throttle stick again."
+                    : "No motor starts until the arm switch was off and on again.",
                 basis
             ),
+            .. Deliberate(setup, basis),
         ];
     }
 
-    private static string Returns(ReceiverLoss receiver, LossSettings loss) =>
-        (receiver, loss.Procedure, loss.Recovery) switch
+    // At idle: nobody holds a craft that flies by itself.
+    private static string Armed(LossSettings loss) =>
+        loss.LowBefore is { } low
+            ? $"Arm, the throttle low, and leave it so for {low.Words}. Then switch the transmitter off."
+            : "Arm, the throttle low, and switch the transmitter off.";
+
+    private static string Does(Setup setup, LossTimes? times) =>
+        setup.Air.OnLoss switch
         {
-            (not ReceiverLoss.Silent, _, _) => "The motors follow the throttle stick again.",
-            (_, LossProcedure.Stop, _) => "No motor starts until the arm switch was off and on again.",
-            (_, _, FlightRecovery.AtOnce) =>
-                "While the board still flies by itself, the motors follow the throttle again with the first good frame; after it has stopped them, no motor starts.",
-            _ =>
-                "While the board still flies by itself, the motors follow the throttle again once a stick is moved; after it has stopped them, no motor starts.",
+            ReceiverLoss.Silent when LossTimes.FliesAtIdle(setup.Board.Loss) =>
+                $"The board {BoardGroups.Procedure(setup.Board.Loss)}: the motors turn up on the bench too, hold the craft. They stand within {Seconds(times!.Stops)}.",
+            ReceiverLoss.Silent => $"Within {Seconds(times!.Stops)} the motors stand.",
+            ReceiverLoss.Hold => "The motors go on as before: the board never learns of the loss.",
+            ReceiverLoss.Preset => "The motors do what the presets say.",
         };
+
+    // A position that runs the procedure on purpose is a test and a rescue.
+    private static IEnumerable<Deed> Deliberate(Setup setup, IReadOnlyList<BasisPart> basis)
+    {
+        foreach (
+            var (id, function) in setup
+                .Board.Functions.Where(f => f.Value.Kind == FunctionKind.LossProcedure)
+                .OrderBy(f => f.Key, StringComparer.Ordinal)
+        )
+            yield return new(
+                $"on-purpose:{id}",
+                $"Arm, the throttle low, and switch “{function.Label}” on.",
+                "The board does what it does on a loss, at once; after it no motor starts until the arm switch was off and on again.",
+                [.. basis, .. EvidenceBasis.OfParts(setup, ($"/board/functions/{id}", function.Label))]
+            );
+    }
+
+    // Rounded up to what an eye can tell.
+    private static string Seconds(Milliseconds time) => $"{Figures.Plain(Math.Ceiling(time.Value / 100) / 10, 1)} s";
 }

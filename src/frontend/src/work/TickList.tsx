@@ -6,6 +6,7 @@ import { answer, api } from '../api/client';
 import { workQuery } from '../api/queries';
 import type { WorkItem, WorkStep } from '../api/types';
 import { Button } from '../ui/Button';
+import { figure } from '../ui/figures';
 import { focusOnce } from '../ui/focusOnce';
 import { WORK_STATES } from './states';
 
@@ -30,8 +31,12 @@ interface TickProps {
 function Tick({ id, step, item, revision }: TickProps) {
   const client = useQueryClient();
   const [seen, setSeen] = useState<string | null>(null);
+  // In seconds, as it is typed; empty where nobody took the time.
+  const [took, setTook] = useState('');
+  const after = took.trim() === '' ? undefined : Number(took.replace(',', '.')) * 1000;
+  const wrong = after !== undefined && !(after >= 0 && after <= 3_600_000);
   const tick = useMutation({
-    mutationFn: (body: { asExpected: boolean; seen: string }) =>
+    mutationFn: (body: { asExpected: boolean; seen: string; after?: number }) =>
       answer(
         api.POST('/api/setups/{id}/steps/{step}/{item}', {
           params: { path: { id, step, item: item.id }, query: { revision } },
@@ -40,6 +45,7 @@ function Tick({ id, step, item, revision }: TickProps) {
       ),
     onSuccess: (work) => {
       setSeen(null);
+      setTook('');
       client.setQueryData(workQuery(id).queryKey, work);
     },
   });
@@ -67,6 +73,7 @@ function Tick({ id, step, item, revision }: TickProps) {
               <time dateTime={item.takenAt}>
                 {new Date(item.takenAt).toLocaleString(undefined, { dateStyle: 'medium', timeStyle: 'short' })}
               </time>
+              {item.after != null && `, after ${figure(item.after / 1000, 2)} s`}
               {item.seen !== '' && `: ${item.seen}`}
             </>
           ) : (
@@ -80,11 +87,26 @@ function Tick({ id, step, item, revision }: TickProps) {
         )}
       </div>
       {seen === null ? (
-        <div className="flex gap-1.5 max-sm:col-start-2">
+        <div className="flex items-center gap-1.5 max-sm:col-start-2">
+          {item.within != null && (
+            <label className="flex items-center gap-1.5 text-sm text-soft">
+              after
+              <input
+                className="h-8 w-16 rounded border border-soft bg-sheet px-2 text-right font-mono text-ink"
+                inputMode="decimal"
+                maxLength={8}
+                aria-label={`Seconds until it came: ${item.do}`}
+                aria-invalid={wrong}
+                value={took}
+                onChange={(event) => setTook(event.target.value)}
+              />
+              s
+            </label>
+          )}
           <Button
-            disabled={tick.isPending}
+            disabled={tick.isPending || wrong}
             aria-label={`So it is: ${item.do}`}
-            onClick={() => tick.mutate({ asExpected: true, seen: '' })}
+            onClick={() => tick.mutate({ asExpected: true, seen: '', after })}
           >
             <Check size={15} aria-hidden /> So it is
           </Button>
@@ -97,7 +119,7 @@ function Tick({ id, step, item, revision }: TickProps) {
           className="col-span-full flex flex-wrap items-end gap-2 pl-8"
           onSubmit={(event) => {
             event.preventDefault();
-            tick.mutate({ asExpected: false, seen: seen.trim() });
+            tick.mutate({ asExpected: false, seen: seen.trim(), after });
           }}
         >
           <label className="flex min-w-60 flex-1 flex-col gap-0.5 text-sm text-soft">
