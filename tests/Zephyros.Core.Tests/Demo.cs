@@ -2,6 +2,7 @@ using System.Collections.Immutable;
 using Zephyros.Core.Board;
 using Zephyros.Core.Hands;
 using Zephyros.Core.Model;
+using Zephyros.Core.Model.Logic;
 using Zephyros.Core.Setups;
 using Zephyros.Core.Setups.Json;
 using Zephyros.Core.Units;
@@ -13,8 +14,9 @@ internal static class Demo
 {
     public static Setup Sandpiper { get; } = Load("sandpiper");
 
-    /// <summary>Sandpiper with the channel order of its board put right: nothing is wrong with it.</summary>
-    public static Setup Clean { get; } = Sandpiper.WithBoard(b => b with { Map = StickOrder.Parse("TAER") });
+    /// <summary>Sandpiper with the channel order of its board put right, and called home in time: nothing is wrong with it.</summary>
+    public static Setup Clean { get; } =
+        CalledInTime(Sandpiper.WithBoard(b => b with { Map = StickOrder.Parse("TAER") }));
 
     public static Setup Wren { get; } = Load("wren");
 
@@ -35,6 +37,17 @@ internal static class Demo
         var reading = SetupJson.Read(document);
         Assert.Empty(reading.Problems);
         return reading.Setup!;
+    }
+
+    private static Setup CalledInTime(Setup setup)
+    {
+        var far = setup.Model.Conditions["far-out"];
+        var test = TestTrees.SensorTests(far.Test).Single();
+        var nearer = far with { Test = TestTrees.Replace(far.Test, test, test with { Limit = new(600) }) };
+        return setup with
+        {
+            Model = setup.Model with { Conditions = setup.Model.Conditions.SetItem("far-out", nearer) },
+        };
     }
 
     public static Setup WithBoard(this Setup setup, Func<FlightBoard, FlightBoard> change) =>

@@ -32,27 +32,62 @@ public static class BoardEdits
             }
         );
 
+    /// <summary>Moves the time without a good frame after which the board calls the signal lost.</summary>
+    public static SetupEdit LoseSignalAfter(Setup setup, Milliseconds timeout) =>
+        SetupEdit.Between(
+            $"Signal lost after {timeout}",
+            setup,
+            setup with
+            {
+                Board = setup.Board with { SignalTimeout = timeout },
+            }
+        );
+
     /// <summary>Lets the board do something else on a loss of the signal.</summary>
     public static SetupEdit OnLoss(Setup setup, string title, Func<LossSettings, LossSettings> change) =>
         SetupEdit.Between(title, setup, setup with { Board = setup.Board with { Loss = change(setup.Board.Loss) } });
 
     /// <summary>Gives the board an arm function and feeds its channel from a switch, which arms in its far position.</summary>
-    public static SetupEdit ArmWith(Setup setup, string controlId, int aux, Microseconds low, Microseconds high)
+    public static SetupEdit ArmWith(Setup setup, string controlId, int aux, Microseconds low, Microseconds high) =>
+        Added(
+            setup,
+            "arm",
+            "arms",
+            new BoardFunction
+            {
+                Kind = FunctionKind.Arm,
+                Label = "Arm",
+                Control = controlId,
+                Aux = aux,
+                Low = low,
+                High = high,
+            }
+        );
+
+    /// <summary>Gives the board a locator beeper and feeds its channel from a switch, which sounds it in its far position.</summary>
+    public static SetupEdit BeepWith(Setup setup, string controlId, int aux) =>
+        Added(
+            setup,
+            "beeper",
+            "beeps",
+            new BoardFunction
+            {
+                Kind = FunctionKind.Beeper,
+                Label = "Beeper",
+                Control = controlId,
+                Aux = aux,
+                Low = Bands.FarEnd,
+                High = Bands.Highest,
+            }
+        );
+
+    private static SetupEdit Added(Setup setup, string id, string does, BoardFunction made)
     {
-        var fed = ModelEdits.Fed(setup, ChannelNumber.FromAux(aux), controlId);
-        var arm = new BoardFunction
-        {
-            Kind = FunctionKind.Arm,
-            Label = "Arm",
-            Control = controlId,
-            Aux = aux,
-            Low = low,
-            High = high,
-        };
-        // A function of another kind may be called "arm".
-        var id = FreeId.Of("arm", setup.Board.Functions.ContainsKey);
-        var board = setup.Board with { Functions = setup.Board.Functions.Add(id, arm) };
-        var title = $"{setup.Transmitter.Controls[controlId].Name} arms on AUX {aux}";
+        var fed = ModelEdits.Fed(setup, made.Channel, made.Control);
+        // A function of another kind may be called so.
+        var free = FreeId.Of(id, setup.Board.Functions.ContainsKey);
+        var board = setup.Board with { Functions = setup.Board.Functions.Add(free, made) };
+        var title = $"{setup.Transmitter.Controls[made.Control].Name} {does} on AUX {made.Aux}";
         return SetupEdit.Between(title, setup, fed with { Board = board });
     }
 

@@ -1,5 +1,6 @@
 using Zephyros.Core.Board;
 using Zephyros.Core.Craft;
+using Zephyros.Core.Model.Logic;
 using Zephyros.Core.Setups;
 
 namespace Zephyros.Core.Tests.Findings;
@@ -21,6 +22,21 @@ internal static class LossFaults
             ["landing-too-short"] = With(l => l with { LandingTime = new(19_000) }),
             ["grace-outlasts-fall"] = With(l => l with { Grace = new(3000), GraceValues = GraceValues.Substituted }),
             ["recovery-throws"] = With(l => l with { Recovery = FlightRecovery.AtOnce }),
+            ["timeout-too-short"] = Demo.Plain.WithBoard(b =>
+                b with
+                {
+                    SignalTimeout = new((3 * Demo.Plain.Wire.FramePeriod.Value) - 1),
+                }
+            ),
+            ["no-locator-beeper"] = Demo.Plain.WithBoard(b =>
+                b with
+                {
+                    Functions = b.Functions.RemoveRange(
+                        b.Functions.Where(f => f.Value.Kind == FunctionKind.Beeper).Select(f => f.Key)
+                    ),
+                }
+            ),
+            ["trigger-beyond:far-out"] = Called(810),
             ["return-without-fix"] = With(Homeward)
                 .WithBoard(b => b with { Equipment = b.Equipment with { PositionReceiver = false } }),
             ["return-too-near"] = Home(f => f with { Pilot = new(19) }),
@@ -40,6 +56,13 @@ internal static class LossFaults
                 }
             ),
             ["a long grace time on the last values"] = With(l => l with { Grace = new(3000) }),
+            ["a board that waits for three frames"] = Demo.Plain.WithBoard(b =>
+                b with
+                {
+                    SignalTimeout = new(3 * Demo.Plain.Wire.FramePeriod.Value),
+                }
+            ),
+            ["a craft that is called home in time"] = Called(800),
             ["a return from the smallest distance"] = Home(f => f with { Pilot = new(20) }),
             ["a return against a wind that is slower"] = Home(f => f with { Wind = new(7), Pilot = new(20) }),
         };
@@ -49,6 +72,26 @@ internal static class LossFaults
     {
         var setup = Demo.Plain.WithBoard(b => b with { Loss = change(Lands) });
         return setup with { Craft = setup.Craft with { AtLoss = FlightAtLoss.Usual with { Height = new(40) } } };
+    }
+
+    // Its way home is reckoned with 800 m.
+    private static Setup Called(double beyond)
+    {
+        var far = Demo.Clean.Model.Conditions["far-out"];
+        var test = TestTrees.SensorTests(far.Test).Single();
+        return Demo.Clean with
+        {
+            Model = Demo.Clean.Model with
+            {
+                Conditions = Demo.Clean.Model.Conditions.SetItem(
+                    "far-out",
+                    far with
+                    {
+                        Test = TestTrees.Replace(far.Test, test, test with { Limit = new(beyond) }),
+                    }
+                ),
+            },
+        };
     }
 
     private static LossSettings Homeward(LossSettings loss) => loss with { Procedure = LossProcedure.ReturnHome };
