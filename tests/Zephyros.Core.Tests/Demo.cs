@@ -14,9 +14,8 @@ internal static class Demo
 {
     public static Setup Sandpiper { get; } = Load("sandpiper");
 
-    /// <summary>Sandpiper with the channel order of its board put right, and called home in time: nothing is wrong with it.</summary>
-    public static Setup Clean { get; } =
-        CalledInTime(Sandpiper.WithBoard(b => b with { Map = StickOrder.Parse("TAER") }));
+    /// <summary>Sandpiper with the channel order of its board put right: nothing is wrong with it.</summary>
+    public static Setup Clean { get; } = Sandpiper.WithBoard(b => b with { Map = StickOrder.Parse("TAER") });
 
     public static Setup Wren { get; } = Load("wren");
 
@@ -39,14 +38,15 @@ internal static class Demo
         return reading.Setup!;
     }
 
-    private static Setup CalledInTime(Setup setup)
+    /// <summary>Sandpiper, called home by another distance, in metres.</summary>
+    public static Setup CalledHomeBeyond(this Setup setup, double metres)
     {
         var far = setup.Model.Conditions["far-out"];
         var test = TestTrees.SensorTests(far.Test).Single();
-        var nearer = far with { Test = TestTrees.Replace(far.Test, test, test with { Limit = new(600) }) };
+        var other = far with { Test = TestTrees.Replace(far.Test, test, test with { Limit = new(metres) }) };
         return setup with
         {
-            Model = setup.Model with { Conditions = setup.Model.Conditions.SetItem("far-out", nearer) },
+            Model = setup.Model with { Conditions = setup.Model.Conditions.SetItem("far-out", other) },
         };
     }
 

@@ -66,10 +66,11 @@ test('a recording of a receiver that holds is dropped and read, and the setup ta
   const page = await craft('wren', 'air?part=channels');
   const receiver = page.getByRole('combobox', { name: 'The receiver', exact: true });
   await receiver.selectOption({ label: 'holds the last values' });
-  await expect(page.getByRole('button', { name: /^Saved, revision/ })).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Saved, revision 2' })).toBeVisible();
   const id = /craft\/([^/]+)/.exec(page.url())![1]!;
   const recording = await page.request.get(`${app.address}/api/setups/${id}/recording?fault=transmitter-off`);
   await receiver.selectOption({ label: 'falls silent' });
+  await expect(page.getByRole('button', { name: 'Saved, revision 3' })).toBeVisible();
   await page.goto(page.url().replace(/air.*/, 'wire'));
   await page
     .getByLabel('Recording of the signal wire')

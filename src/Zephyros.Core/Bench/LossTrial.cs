@@ -100,6 +100,8 @@ public sealed class LossTrial
                 Came("cycles", true, "It is armed.");
                 Go(LossTrialPhase.Done, now);
                 break;
+            case LossTrialPhase.Done:
+                break;
         }
     }
 

@@ -144,9 +144,8 @@ public static class BoardGroups
         if (loss.Procedure == LossProcedure.Stop)
             yield break;
         if (loss.Procedure == LossProcedure.ReturnHome)
-            yield return new(
-                $"Home it climbs to {loss.Return.Height} at {loss.Return.Climb} and flies at {loss.Return.Speed} through the air; nearer than {loss.Return.NotWithin} it lands where it is.",
-                loss.Return == usual.Return
+            yield return Own(
+                $"Home it climbs to {loss.Return.Height} at {loss.Return.Climb} and flies at {loss.Return.Speed} through the air; nearer than {loss.Return.NotWithin} it lands where it is."
             );
         if (loss.FlownOnly)
             yield return Own("A craft that has not flown since it was armed just stops its motors.");

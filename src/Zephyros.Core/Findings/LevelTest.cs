@@ -7,7 +7,7 @@ using Zephyros.Core.Units;
 
 namespace Zephyros.Core.Findings;
 
-/// <summary>A condition that asks whether a reading has fallen below a level.</summary>
+/// <summary>A condition that asks whether a reading has passed a level.</summary>
 /// <param name="Id">The id of the condition.</param>
 /// <param name="Condition">The condition.</param>
 /// <param name="Test">The part of it that asks.</param>
@@ -18,11 +18,12 @@ internal sealed record LevelTest(string Id, Condition Condition, SensorTest Test
     /// <param name="setup">The setup.</param>
     /// <param name="origin">Who measures the voltage.</param>
     public static IEnumerable<LevelTest> OfBattery(Setup setup, SensorOrigin origin) =>
-        All(setup).Where(t => t.Sensor.Measures == SensorSubject.Voltage && t.Sensor.MeasuredBy == origin);
+        All(setup, Relation.Below)
+            .Where(t => t.Sensor.Measures == SensorSubject.Voltage && t.Sensor.MeasuredBy == origin);
 
     /// <summary>Those that are announced and ask the link, either way, by the condition's id.</summary>
     public static IEnumerable<LevelTest> OfSignal(Setup setup) =>
-        All(setup)
+        All(setup, Relation.Below)
             .Where(t =>
                 t.Sensor.Measures
                     is SensorSubject.LinkQuality
@@ -30,6 +31,10 @@ internal sealed record LevelTest(string Id, Condition Condition, SensorTest Test
                         or SensorSubject.DownLinkQuality
                 && t.Spoken(setup).Any()
             );
+
+    /// <summary>Those that ask whether the craft has gone too far, by the condition's id.</summary>
+    public static IEnumerable<LevelTest> OfDistance(Setup setup) =>
+        All(setup, Relation.Above).Where(t => t.Sensor.Measures == SensorSubject.Distance);
 
     /// <summary>The announcements that the condition sets off, as far as they are enabled.</summary>
     public IEnumerable<KeyValuePair<string, Announcement>> Spoken(Setup setup) =>
@@ -59,9 +64,9 @@ internal sealed record LevelTest(string Id, Condition Condition, SensorTest Test
     public SetupEdit At(Setup setup, Reading level) =>
         Asking(setup, $"“{Condition.Label}” below {Sensor.LimitWords(level)}", Test with { Limit = level });
 
-    private static IEnumerable<LevelTest> All(Setup setup) =>
+    private static IEnumerable<LevelTest> All(Setup setup, Relation relation) =>
         from condition in setup.Model.Conditions.OrderBy(c => c.Key, StringComparer.Ordinal)
         from test in TestTrees.SensorTests(condition.Value.Test)
-        where test.Relation == Relation.Below
+        where test.Relation == relation
         select new LevelTest(condition.Key, condition.Value, test, setup.Model.Sensors[test.Sensor]);
 }

@@ -12,8 +12,12 @@ public sealed class NoLocatorBeeper : IFindingRule
     public IEnumerable<Finding> Examine(SignalPlan plan)
     {
         var board = plan.Setup.Board;
-        // A craft that is still being planned has other worries.
-        if (board.Arm is null || board.Functions.Values.Any(f => f.Kind == FunctionKind.Beeper))
+        // Whoever reckons with a loss is asked; a craft that is still being planned has other worries.
+        if (
+            board.Arm is null
+            || plan.Setup.Craft.AtLoss is null
+            || board.Functions.Values.Any(f => f.Kind == FunctionKind.Beeper)
+        )
             yield break;
         yield return new Finding
         {

@@ -1,8 +1,6 @@
 using Zephyros.Core.Air;
 using Zephyros.Core.Board;
-using Zephyros.Core.Edits;
 using Zephyros.Core.Model;
-using Zephyros.Core.Model.Logic;
 using Zephyros.Core.Path;
 using Zephyros.Core.Setups;
 using Zephyros.Core.Units;
@@ -21,35 +19,30 @@ public sealed class TriggerBeyond : IFindingRule
     {
         var setup = plan.Setup;
         var homeward = Homeward(plan);
-        foreach (var (id, condition) in setup.Model.Conditions.OrderBy(c => c.Key, StringComparer.Ordinal))
-        foreach (var test in TestTrees.SensorTests(condition.Test))
+        foreach (var far in LevelTest.OfDistance(setup))
         {
-            var sensor = setup.Model.Sensors[test.Sensor];
-            if (
-                test.Relation != Relation.Above
-                || sensor.Measures != SensorSubject.Distance
-                || !homeward.Contains(new ModelNode(NodeKind.Condition, id))
-            )
+            if (!homeward.Contains(new ModelNode(NodeKind.Condition, far.Id)))
                 continue;
-            var trigger = new Metres(test.Limit.Value / SensorSubject.Distance.UnitsPer(sensor.Unit));
+            var (sensor, limit) = (far.Sensor, far.Test.Limit);
+            var trigger = new Metres(limit.Value / SensorSubject.Distance.UnitsPer(sensor.Unit));
             var (bound, words) = Bounds(setup).MinBy(b => b.At.Value);
             if (trigger <= bound)
                 continue;
             yield return new Finding
             {
-                Key = $"trigger-beyond:{id}",
+                Key = $"trigger-beyond:{far.Id}",
                 Severity = Severity.Caution,
                 Station = Station.Model,
-                Place = $"/model/conditions/{id}/test",
-                Title = $"“{condition.Label}” calls the craft home too late",
-                What = $"It does so beyond {sensor.LimitWords(test.Limit)}; {words}.",
+                Place = $"/model/conditions/{far.Id}/test",
+                Title = $"“{far.Condition.Label}” calls the craft home too late",
+                What = $"It does so beyond {sensor.LimitWords(limit)}; {words}.",
                 Why =
                     "Where the signal is lost, or the battery alarm comes, the craft has not been called home yet. The distance counts from where home was set.",
                 Provenance = Provenance.Practice(
                     "a distance trigger lies below the warning distance of the signal and inside the battery\u2019s radius"
                 ),
                 MayBeJustified = true,
-                Fixes = [.. Fixes(setup, id, condition, test, sensor, bound)],
+                Fixes = [.. Fixes(setup, far, bound)],
             };
         }
     }
@@ -73,37 +66,19 @@ public sealed class TriggerBeyond : IFindingRule
             yield return (way.Distance, $"the battery\u2019s alarm leaves time for a way home of {way.Distance}");
     }
 
-    private static IEnumerable<Fix> Fixes(
-        Setup setup,
-        string id,
-        Condition condition,
-        SensorTest test,
-        Sensor sensor,
-        Metres bound
-    )
+    private static IEnumerable<Fix> Fixes(Setup setup, LevelTest far, Metres bound)
     {
         var metres = Math.Floor(bound.Value / Step) * Step;
-        var limit = new Reading(sensor.Kept(new Reading(metres * SensorSubject.Distance.UnitsPer(sensor.Unit))).Value);
-        if (metres <= 0 || limit.Value >= test.Limit.Value)
+        var limit = new Reading(
+            far.Sensor.Kept(new Reading(metres * SensorSubject.Distance.UnitsPer(far.Sensor.Unit))).Value
+        );
+        if (metres <= 0 || limit.Value >= far.Test.Limit.Value)
             yield break;
+        var words = far.Sensor.LimitWords(limit);
         yield return new Fix(
             "nearer",
-            $"Calls it home beyond {sensor.LimitWords(limit)}.",
-            ModelEdits.InModel(
-                setup,
-                $"“{condition.Label}” above {sensor.LimitWords(limit)}",
-                m =>
-                    m with
-                    {
-                        Conditions = m.Conditions.SetItem(
-                            id,
-                            condition with
-                            {
-                                Test = TestTrees.Replace(condition.Test, test, test with { Limit = limit }),
-                            }
-                        ),
-                    }
-            )
+            $"Calls it home beyond {words}.",
+            far.Asking(setup, $"“{far.Condition.Label}” above {words}", far.Test with { Limit = limit })
         );
     }
 }

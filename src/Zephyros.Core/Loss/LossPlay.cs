@@ -28,6 +28,7 @@ public sealed class LossPlay
     private readonly ArmedBench armed;
     private readonly IReadOnlyList<LossRun> runs;
     private readonly IReadOnlyList<ReturnSpan> returns;
+    private readonly IReadOnlyList<LossOnPurpose> onPurpose;
 
     /// <summary>The bench before the loss, and when the last packet comes in the play that the returns are of.</summary>
     internal (BenchRun Bench, TimeSpan Loss) Begins => (armed.Bench, runs[0].Loss);
@@ -38,6 +39,7 @@ public sealed class LossPlay
         runs = Runs(setup, armed.Bench);
         if (fix && setup.Board.Loss.Procedure == LossProcedure.ReturnHome)
             comesDown = new(() => Of(setup, throttle, fix: false)!);
+        onPurpose = LossesOnPurpose.Of(setup, armed.Bench, runs[0]);
         returns = ReturnSweep.Of(runs[0], setup.Wire.FramePeriod.ToTimeSpan(), LatestReturn);
     }
 
@@ -67,6 +69,7 @@ public sealed class LossPlay
             armed.Hands,
             LossMarks.Of(setup, runs, courses),
             returns,
+            onPurpose,
             [
                 .. Enumerable
                     .Range(0, Points + 1)

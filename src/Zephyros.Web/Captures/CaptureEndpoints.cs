@@ -5,6 +5,7 @@ using Zephyros.Core.Bench;
 using Zephyros.Core.Captures;
 using Zephyros.Core.Measure.Routines;
 using Zephyros.Core.Path;
+using Zephyros.Core.Setups;
 using Zephyros.Core.Setups.Validation;
 using Zephyros.Core.Wire;
 using Zephyros.Storage;
@@ -37,11 +38,26 @@ internal static class CaptureEndpoints
             .Produces<ProblemDetails>(StatusCodes.Status400BadRequest, "application/problem+json")
             .Produces<ProblemDetails>(StatusCodes.Status404NotFound, "application/problem+json");
         setups
-            .MapGet("/{id}/captures/{capture}/measurement", MeasureAsync)
+            .MapGet(
+                "/{id}/captures/{capture}/measurement",
+                (string id, string capture, SetupStore store, CaptureShelf shelf, CancellationToken cancel) =>
+                    LookAsync(
+                        id,
+                        capture,
+                        store,
+                        shelf,
+                        (setup, line) => RecordedMeasurement.Of(SignalPlan.Compile(setup), line.Verdict),
+                        cancel
+                    )
+            )
             .WithName("MeasureCapture")
             .Finds<RecordedMeasurement>();
         setups
-            .MapGet("/{id}/captures/{capture}/loss", ReadLossAsync)
+            .MapGet(
+                "/{id}/captures/{capture}/loss",
+                (string id, string capture, SetupStore store, CaptureShelf shelf, CancellationToken cancel) =>
+                    LookAsync(id, capture, store, shelf, RecordedLossView.Of, cancel)
+            )
             .WithName("ReadLossInCapture")
             .Finds<RecordedLossView>();
         setups.MapGet("/{id}/captures/{capture}", Look).WithName("LookAtCapture").Finds<CaptureView>();
@@ -94,33 +110,20 @@ internal static class CaptureEndpoints
         return lines.Count > 0 ? TypedResults.Ok(CaptureView.Of(stored.Setup, capture, lines, [])) : PutAway();
     }
 
-    private static async Task<IResult> MeasureAsync(
+    // What takes a while to be found in a recording, for a setup.
+    private static async Task<IResult> LookAsync<T>(
         string id,
         string capture,
         SetupStore store,
         CaptureShelf shelf,
-        CancellationToken cancel
-    )
-    {
-        if (store.Find(id) is not { Setup: var setup })
-            return Saving.NoSetup(id);
-        return shelf.Find(capture)?.Verdict is { } verdict
-            ? TypedResults.Ok(await Task.Run(() => RecordedMeasurement.Of(SignalPlan.Compile(setup), verdict), cancel))
-            : PutAway();
-    }
-
-    private static async Task<IResult> ReadLossAsync(
-        string id,
-        string capture,
-        SetupStore store,
-        CaptureShelf shelf,
+        Func<Setup, CapturedLine, T> look,
         CancellationToken cancel
     )
     {
         if (store.Find(id) is not { Setup: var setup })
             return Saving.NoSetup(id);
         return shelf.Find(capture) is { } line
-            ? TypedResults.Ok(await Task.Run(() => RecordedLossView.Of(setup, line), cancel))
+            ? TypedResults.Ok(await Task.Run(() => look(setup, line), cancel))
             : PutAway();
     }
 

@@ -111,7 +111,10 @@ public sealed class RecordedLossTests
                 )
             )
         );
-        using var file = new MemoryStream(System.Text.Encoding.ASCII.GetBytes("time,signal\n0,0\n" + csv));
+        using var file = new MemoryStream(
+            // In the end the craft is unplugged, which is no silence of its receiver.
+            System.Text.Encoding.ASCII.GetBytes("time,signal\n0,0\n" + csv + "9.5,0\n")
+        );
         var line = CaptureFile.Read(file, TestContext.Current.CancellationToken).Lines[0];
         var loss = LossReader.Of(line.Verdict, line.Capture!.End)!;
         Assert.Equal(manner, loss.Manner);

@@ -67,9 +67,7 @@ public sealed partial class FindingRuleTests
     [Fact]
     public void The_order_mismatch_says_what_it_does_and_offers_both_fixes()
     {
-        // Besides it the craft is called home a little too late, by its distance.
-        Assert.Equal(["channel-order", "trigger-beyond:far-out"], Examination.Of(Demo.Sandpiper).Select(f => f.Key));
-        var finding = Examination.Of(Demo.Sandpiper)[0];
+        var finding = Assert.Single(Examination.Of(Demo.Sandpiper));
         Assert.Equal(("channel-order", "Throttle arrives as roll"), (finding.Key, finding.Title));
         Assert.Equal("The transmitter sends T A E R, the board reads A E T R.", finding.What);
         Assert.StartsWith(

@@ -1,6 +1,5 @@
 using Zephyros.Core.Board;
 using Zephyros.Core.Craft;
-using Zephyros.Core.Model.Logic;
 using Zephyros.Core.Setups;
 
 namespace Zephyros.Core.Tests.Findings;
@@ -28,15 +27,9 @@ internal static class LossFaults
                     SignalTimeout = new((3 * Demo.Plain.Wire.FramePeriod.Value) - 1),
                 }
             ),
-            ["no-locator-beeper"] = Demo.Plain.WithBoard(b =>
-                b with
-                {
-                    Functions = b.Functions.RemoveRange(
-                        b.Functions.Where(f => f.Value.Kind == FunctionKind.Beeper).Select(f => f.Key)
-                    ),
-                }
-            ),
-            ["trigger-beyond:far-out"] = Called(810),
+            ["no-locator-beeper"] = Silenced(With(l => l)),
+            // Its way home is reckoned with 800 m.
+            ["trigger-beyond:far-out"] = Demo.Clean.CalledHomeBeyond(810),
             ["return-without-fix"] = With(Homeward)
                 .WithBoard(b => b with { Equipment = b.Equipment with { PositionReceiver = false } }),
             ["return-too-near"] = Home(f => f with { Pilot = new(19) }),
@@ -56,13 +49,14 @@ internal static class LossFaults
                 }
             ),
             ["a long grace time on the last values"] = With(l => l with { Grace = new(3000) }),
+            ["a craft without a beeper that nobody loses"] = Silenced(Demo.Plain),
             ["a board that waits for three frames"] = Demo.Plain.WithBoard(b =>
                 b with
                 {
                     SignalTimeout = new(3 * Demo.Plain.Wire.FramePeriod.Value),
                 }
             ),
-            ["a craft that is called home in time"] = Called(800),
+            ["a craft that is called home in time"] = Demo.Clean.CalledHomeBeyond(800),
             ["a return from the smallest distance"] = Home(f => f with { Pilot = new(20) }),
             ["a return against a wind that is slower"] = Home(f => f with { Wind = new(7), Pilot = new(20) }),
         };
@@ -74,25 +68,15 @@ internal static class LossFaults
         return setup with { Craft = setup.Craft with { AtLoss = FlightAtLoss.Usual with { Height = new(40) } } };
     }
 
-    // Its way home is reckoned with 800 m.
-    private static Setup Called(double beyond)
-    {
-        var far = Demo.Clean.Model.Conditions["far-out"];
-        var test = TestTrees.SensorTests(far.Test).Single();
-        return Demo.Clean with
-        {
-            Model = Demo.Clean.Model with
+    private static Setup Silenced(Setup setup) =>
+        setup.WithBoard(b =>
+            b with
             {
-                Conditions = Demo.Clean.Model.Conditions.SetItem(
-                    "far-out",
-                    far with
-                    {
-                        Test = TestTrees.Replace(far.Test, test, test with { Limit = new(beyond) }),
-                    }
+                Functions = b.Functions.RemoveRange(
+                    b.Functions.Where(f => f.Value.Kind == FunctionKind.Beeper).Select(f => f.Key)
                 ),
-            },
-        };
-    }
+            }
+        );
 
     private static LossSettings Homeward(LossSettings loss) => loss with { Procedure = LossProcedure.ReturnHome };
 

@@ -70,32 +70,48 @@ public sealed class LossReader
         if (verdict.Format is not { } format || verdict.Interval is not { Value: > 0 and var usual })
             return null;
         var reader = new LossReader(verdict, format.Describe(), usual, end);
-        return reader.Flagged() ?? reader.Silent() ?? reader.Jumped() ?? reader.Held();
+        // Silence to the end may be a craft that was unplugged.
+        return reader.Flagged()
+            ?? reader.Silent(comesBack: true)
+            ?? reader.Jumped()
+            ?? reader.Held()
+            ?? reader.Silent(comesBack: false);
     }
 
-    // Frames that say so.
+    // Frames that say so; rather those before which something moved, as a receiver says so before its link is up too.
     private RecordedLoss? Flagged()
     {
-        var first = Array.FindIndex(frames, f => f.Says == LossKind.SignalLoss);
-        if (first < 0)
-            return null;
-        var next = Array.FindIndex(frames, first, f => f.Says != LossKind.SignalLoss);
-        var changed = first > 0 ? Differ(first - 1, first).ToArray() : [];
-        return Read(
-            changed.Length > 0 ? LossManner.Presets : LossManner.Held,
-            flagged: true,
-            first,
-            frames[first].At,
-            next < 0 ? end : frames[next].At,
-            changed
-        );
+        RecordedLoss? best = null;
+        for (var first = 0; first < frames.Length; first++)
+        {
+            if (!Says(first) || Says(first - 1))
+                continue;
+            var next = Array.FindIndex(frames, first, f => f.Says != LossKind.SignalLoss);
+            var changed = first > 0 ? Differ(first - 1, first).ToArray() : [];
+            var read = Read(
+                changed.Length > 0 ? LossManner.Presets : LossManner.Held,
+                flagged: true,
+                first,
+                frames[first].At,
+                next < 0 ? end : frames[next].At,
+                changed
+            );
+            if (best is null || Weight(read).CompareTo(Weight(best)) > 0)
+                best = read;
+        }
+
+        return best;
+
+        bool Says(int place) => place >= 0 && frames[place].Says == LossKind.SignalLoss;
+
+        (bool, double) Weight(RecordedLoss loss) => (loss.Delay is not null, (loss.Ends - loss.GivesUp!.Value).Value);
     }
 
     // No frames at all. What the receiver repeated before that is no longer fresh.
-    private RecordedLoss? Silent()
+    private RecordedLoss? Silent(bool comesBack)
     {
         var longest = (Place: -1, Length: Shortest);
-        for (var i = 0; i < frames.Length; i++)
+        for (var i = 0; i < frames.Length - (comesBack ? 1 : 0); i++)
             if (Next(i) - frames[i].At is var length && length > Math.Max(longest.Length, Late * usual))
                 longest = (i, length);
         if (longest.Place < 0)
@@ -209,8 +225,9 @@ public sealed class LossReader
         return Enumerable.Range(0, Math.Min(a.Count, b.Count)).Where(c => Math.Abs(a[c] - b[c]) * wire.Step.Value > by);
     }
 
+    // Without frames nothing is held.
     private double UntilMoved(int place) =>
-        Array.Find(moved, p => p > place) is > 0 and var next ? frames[next].At : end;
+        Array.Find(moved, p => p > place) is > 0 and var next ? frames[next].At : frames[^1].At + usual;
 
     private double Next(int place) => place + 1 < frames.Length ? frames[place + 1].At : end;
 }

@@ -87,9 +87,9 @@ function Tick({ id, step, item, revision }: TickProps) {
         )}
       </div>
       {seen === null ? (
-        <div className="flex items-center gap-1.5 max-sm:col-start-2">
+        <div className="flex items-center gap-1.5 max-sm:col-start-2 max-sm:flex-wrap">
           {item.within != null && (
-            <label className="flex items-center gap-1.5 text-sm text-soft">
+            <label className="flex items-center gap-1.5 text-sm text-soft max-sm:basis-full">
               after
               <input
                 className="h-8 w-16 rounded border border-soft bg-sheet px-2 text-right font-mono text-ink"

@@ -10,6 +10,7 @@ import { NumberField } from '../../../ui/NumberField';
 import { SelectField } from '../../../ui/SelectField';
 import { LossTrial } from './LossTrial';
 import { MarkTable } from './MarkTable';
+import { OnPurpose } from './OnPurpose';
 import { PlanView } from './PlanView';
 import { PlayOnBench } from './PlayOnBench';
 import { ReturnBar } from './ReturnBar';
@@ -57,7 +58,8 @@ export function LossPart({ id, setup, changes }: Props) {
           <>
             <SideView timeline={data.timeline} />
             <MarkTable marks={data.timeline.marks} />
-            <ReturnBar returns={data.timeline.returns} />
+            <ReturnBar returns={data.timeline.returns} period={setup.wire.framePeriod} />
+            <OnPurpose all={data.timeline.onPurpose} />
             <PlayOnBench
               hands={data.timeline.hands}
               givesUp={data.timeline.marks.find((m) => m.kind === 'receiver-gives-up')?.latest ?? 0}

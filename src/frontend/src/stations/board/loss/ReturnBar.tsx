@@ -2,8 +2,14 @@ import clsx from 'clsx';
 import type { LossTimeline } from '../../../api/types';
 import { figure, together } from '../../../ui/figures';
 
+interface Props {
+  returns: LossTimeline['returns'];
+  /** From frame to frame, in milliseconds. */
+  period: number;
+}
+
 /** What happens when the signal comes back while the hands stay where they are, by when it does. */
-export function ReturnBar({ returns }: { returns: LossTimeline['returns'] }) {
+export function ReturnBar({ returns, period }: Props) {
   return (
     <section aria-labelledby="signal-back">
       <h2 id="signal-back" className="mb-1 text-lg font-bold">
@@ -32,6 +38,13 @@ export function ReturnBar({ returns }: { returns: LossTimeline['returns'] }) {
           </li>
         ))}
       </ol>
+      {returns.length > 1 && (
+        <p className="mt-1 text-sm text-soft">
+          {together(
+            `Each up to a frame, ${figure(period, 1)} ms, earlier: the last packet comes anywhere between two.`,
+          )}
+        </p>
+      )}
     </section>
   );
 }
