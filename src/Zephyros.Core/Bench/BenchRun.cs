@@ -132,10 +132,11 @@ public sealed partial class BenchRun
         if (receiver.Replace(plan, now))
             seen = new Microseconds[Values.Received.Length];
         RunModel();
-        if (Power && !SameBoard(before.Setup, setup))
+        var same = SameBoard(before.Setup, setup);
+        if (Power && !same)
             Restart();
-        // What it expects is another, and it begins anew.
-        if (trial is not null)
+        // What it expects is another then, and it begins anew.
+        if (trial is not null && !same)
             trial = new LossTrial(setup);
         changes++;
     }

@@ -55,6 +55,11 @@ public sealed class LossTrial
     {
         switch (phase)
         {
+            case not LossTrialPhase.Done when !board.Powered:
+                // A board without power is no board whose motors stand.
+                problem = "The craft has no power.";
+                phase = LossTrialPhase.Arm;
+                break;
             case LossTrialPhase.Arm when radio && board.Armed:
                 Came("arms", true, "It is armed.");
                 Go(LossTrialPhase.Off, now);

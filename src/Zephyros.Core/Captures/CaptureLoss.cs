@@ -27,7 +27,7 @@ public sealed record CaptureLoss(
         "A frame did not come when the time since the last is the usual one, times",
         ProvenanceKind.OwnAssumption
     )]
-    private const double Late = 1.5;
+    internal const double Late = 1.5;
 
     /// <summary>Nothing lost, nothing measured.</summary>
     public static CaptureLoss None { get; } = new(0, 0, 0, null, []);

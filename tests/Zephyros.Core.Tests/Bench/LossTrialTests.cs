@@ -63,6 +63,21 @@ public sealed class LossTrialTests
         Assert.Null(bench.Snapshot("").Trial);
     }
 
+    // Whoever unplugs the craft sees motors that stand, and has tried nothing.
+    [Fact]
+    public void A_craft_that_is_unplugged_has_not_stopped_its_motors()
+    {
+        var bench = Armed(Demo.Plain, out _, out _);
+        bench.TryLoss(true);
+        bench.AdvanceTo(bench.Now + TimeSpan.FromSeconds(1));
+        bench.SetLink(false);
+        bench.SetPower(false);
+        bench.AdvanceTo(bench.Now + TimeSpan.FromSeconds(3));
+        var state = bench.Snapshot("").Trial!;
+        Assert.Equal("The craft has no power.", state.Problem);
+        Assert.Null(state.Steps.Single(s => s.Id == "stops").Came);
+    }
+
     private static LossTrialState Followed(BenchRun bench, (string Id, double On) arm, double off)
     {
         bench.TryLoss(true);

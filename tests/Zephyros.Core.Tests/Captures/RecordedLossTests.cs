@@ -131,6 +131,28 @@ public sealed class RecordedLossTests
             );
     }
 
+    // Nearly an hour of a stick that goes round, held once for five seconds: a long recording is gone through once.
+    [Fact]
+    public void A_long_recording_is_read()
+    {
+        var frames = Enumerable
+            .Range(0, 500_000)
+            .Select(i => new FoundFrame(
+                i * 7_000_000L,
+                FrameKind.Channels,
+                [
+                    .. Enumerable.Repeat(
+                        992 + (int)(300 * Math.Sin((i is < 400_000 or > 400_700 ? i : 400_000) / 9.0)),
+                        16
+                    ),
+                ]
+            ));
+        var verdict = Recognised.As(ReceiverRecording.Of(Demo.Plain)) with { Interval = new(7), Frames = [.. frames] };
+        var loss = LossReader.Of(verdict, 500_000 * 7_000_000L)!;
+        Assert.Equal(LossManner.Held, loss.Manner);
+        Assert.InRange(loss.LastFresh!.Value.Value, 2_799_900, 2_800_010);
+    }
+
     // Packed 16 by its published layout: the byte before the last has the flags, 4 a missed packet, 8 a lost signal.
     [Fact]
     public void Frames_that_say_so_are_believed()

@@ -37,9 +37,6 @@ public sealed class LossReader
     private const int Often = 4;
     private const double Before = 400;
 
-    // In shares of the usual time from frame to frame: later than this a frame was due and did not come.
-    private const double Late = 1.5;
-
     private readonly WireDescriptor wire;
     private readonly double usual;
     private readonly double end;
@@ -112,7 +109,7 @@ public sealed class LossReader
     {
         var longest = (Place: -1, Length: Shortest);
         for (var i = 0; i < frames.Length - (comesBack ? 1 : 0); i++)
-            if (Next(i) - frames[i].At is var length && length > Math.Max(longest.Length, Late * usual))
+            if (Next(i) - frames[i].At is var length && length > Math.Max(longest.Length, CaptureLoss.Late * usual))
                 longest = (i, length);
         if (longest.Place < 0)
             return null;
@@ -126,16 +123,18 @@ public sealed class LossReader
         RecordedLoss? best = null;
         for (var m = 1; m < moved.Length; m++)
         {
-            var (place, last) = (moved[m], moved[m - 1]);
+            var place = moved[m];
             // It takes as many frames as carry all channels.
-            var landed = moved.Last(p => p < place + wire.FramesForAll);
-            var until = UntilMoved(landed);
+            var lands = m;
+            while (lands + 1 < moved.Length && moved[lands + 1] < place + wire.FramesForAll)
+                lands++;
+            var (landed, until) = (moved[lands], UntilMoved(lands));
             var changed = Differ(place - 1, landed).ToArray();
             if (
                 until - frames[landed].At < Still
-                || frames[place].At - frames[last].At < Pace(last) * Longer
+                || frames[place].At - frames[moved[m - 1]].At < Pace(m - 1) * Longer
                 || !Differ(place - 1, landed, Leap).Any()
-                || !(changed.Length > 1 || IsMoving(last))
+                || !(changed.Length > 1 || IsMoving(m - 1))
             )
                 continue;
             var read = Read(LossManner.Presets, flagged: false, place, frames[place].At, until, changed, landed);
@@ -152,16 +151,15 @@ public sealed class LossReader
         RecordedLoss? best = null;
         for (var m = 0; m < moved.Length; m++)
         {
-            var until = UntilMoved(moved[m]);
-            var from = frames[moved[m]].At;
-            if (until - from < Still || !IsMoving(moved[m]))
+            var (from, until) = (frames[moved[m]].At, UntilMoved(m));
+            if (until - from < Still || !IsMoving(m))
                 continue;
             var read = new RecordedLoss(
                 LossManner.Held,
                 false,
                 new(from),
                 null,
-                new(Pace(moved[m])),
+                new(Pace(m)),
                 new(until),
                 new Dictionary<ChannelNumber, int>()
             );
@@ -204,20 +202,32 @@ public sealed class LossReader
             repeats--;
         if (repeats >= 0 && repeats < place - 1)
             return (frames[repeats].At, usual);
-        var last = Array.FindLastIndex(moved, m => m < place);
-        return last >= 0 && IsMoving(moved[last]) ? (frames[moved[last]].At, Pace(moved[last])) : (null, 0);
+        // Where the place itself is not among them, the search answers with the one after it.
+        var found = Array.BinarySearch(moved, place);
+        var last = (found < 0 ? ~found : found) - 1;
+        return last >= 0 && IsMoving(last) ? (frames[moved[last]].At, Pace(last)) : (null, 0);
     }
 
-    private bool IsMoving(int place) => Lately(place).Length >= Often;
+    // These three look at a movement by its place among all of them, and no further back than they must: a recording may be long.
+    private bool IsMoving(int movement) => movement - FirstLately(movement) + 1 >= Often;
 
     // How long what moved stood still at most before its last movement, which is how long it may have stood still after it.
-    private double Pace(int place)
+    private double Pace(int movement)
     {
-        var lately = Lately(place);
-        return lately.Length < 2 ? usual : lately.Zip(lately[1..], (a, b) => frames[b].At - frames[a].At).Max();
+        var first = FirstLately(movement);
+        var longest = first == movement ? usual : 0;
+        for (var m = first; m < movement; m++)
+            longest = Math.Max(longest, frames[moved[m + 1]].At - frames[moved[m]].At);
+        return longest;
     }
 
-    private int[] Lately(int place) => [.. moved.Where(m => m <= place && frames[m].At >= frames[place].At - Before)];
+    private int FirstLately(int movement)
+    {
+        var first = movement;
+        while (first > 0 && frames[moved[first - 1]].At >= frames[moved[movement]].At - Before)
+            first--;
+        return first;
+    }
 
     private IEnumerable<int> Differ(int before, int after, double by = Moves)
     {
@@ -226,8 +236,8 @@ public sealed class LossReader
     }
 
     // Without frames nothing is held.
-    private double UntilMoved(int place) =>
-        Array.Find(moved, p => p > place) is > 0 and var next ? frames[next].At : frames[^1].At + usual;
+    private double UntilMoved(int movement) =>
+        movement + 1 < moved.Length ? frames[moved[movement + 1]].At : frames[^1].At + usual;
 
     private double Next(int place) => place + 1 < frames.Length ? frames[place + 1].At : end;
 }

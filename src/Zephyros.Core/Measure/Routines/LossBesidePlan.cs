@@ -17,6 +17,10 @@ public sealed class LossBesidePlan(Setup setup, WireFormat format, RecordedLoss 
     // The receiver's time is written down so finely, in milliseconds.
     private const double Step = 10;
 
+    // What a setup takes for it, in milliseconds.
+    private const double Least = 100;
+    private const double Most = 10_000;
+
     private readonly WireDescriptor wire = format.Describe();
 
     /// <summary>What the setup would say of such a receiver. Frames that say that the signal is lost are none for a board.</summary>
@@ -47,6 +51,12 @@ public sealed class LossBesidePlan(Setup setup, WireFormat format, RecordedLoss 
     public IReadOnlyList<string> Words =>
         [
             Measured(),
+            .. loss.Delay is { Value: < Least or > Most }
+                ? new[]
+                {
+                    $"A setup takes {new Milliseconds(Least)} to {new Milliseconds(Most).Words} for it: what is written down is the nearest of these.",
+                }
+                : [],
             .. loss.Manner == LossManner.Held && !loss.Flagged
                 ? new[]
                 {
@@ -93,8 +103,8 @@ public sealed class LossBesidePlan(Setup setup, WireFormat format, RecordedLoss 
     private bool OneWire => format == WireFormat.SeparatePulses;
 
     private Milliseconds? Rounded =>
-        loss.Delay is { Value: >= 100 and <= 10_000 and var delay }
-            ? new Milliseconds(Math.Round(delay / Step) * Step)
+        loss.Delay is { Value: var delay }
+            ? new Milliseconds(Math.Clamp(Math.Round(delay / Step) * Step, Least, Most))
             : null;
 
     // As near as it was measured.

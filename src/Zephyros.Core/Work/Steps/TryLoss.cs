@@ -63,7 +63,10 @@ public sealed class TryLoss : TickRule
         return
         [
             new("disarmed", "Disarmed, switch the transmitter off.", notices, basis) { Within = times?.Notices },
-            new("armed", Armed(board.Loss), Does(setup, times), basis) { Within = times?.Stops },
+            new("armed", $"{Idle(board.Loss)} switch the transmitter off.", Does(setup, times), basis)
+            {
+                Within = times?.Stops,
+            },
             new(
                 "returns",
                 "Switch the transmitter on again, the arm switch as it is and the throttle low.",
@@ -77,10 +80,10 @@ public sealed class TryLoss : TickRule
     }
 
     // At idle: nobody holds a craft that flies by itself.
-    private static string Armed(LossSettings loss) =>
+    private static string Idle(LossSettings loss) =>
         loss.LowBefore is { } low
-            ? $"Arm, the throttle low, and leave it so for {low.Words}. Then switch the transmitter off."
-            : "Arm, the throttle low, and switch the transmitter off.";
+            ? $"Arm, the throttle low, and leave it so for {low.Words}. Then"
+            : "Arm, the throttle low, and";
 
     private static string Does(Setup setup, LossTimes? times) =>
         setup.Air.OnLoss switch
@@ -102,8 +105,10 @@ public sealed class TryLoss : TickRule
         )
             yield return new(
                 $"on-purpose:{id}",
-                $"Arm, the throttle low, and switch “{function.Label}” on.",
-                "The board does what it does on a loss, at once; after it no motor starts until the arm switch was off and on again.",
+                $"{Idle(setup.Board.Loss)} switch “{function.Label}” on.",
+                LossTimes.FliesAtIdle(setup.Board.Loss)
+                    ? $"At once the board {BoardGroups.Procedure(setup.Board.Loss)}: the motors turn up on the bench too, hold the craft."
+                    : "The motors stand at once, and none starts until the arm switch was off and on again.",
                 [.. basis, .. EvidenceBasis.OfParts(setup, ($"/board/functions/{id}", function.Label))]
             );
     }
