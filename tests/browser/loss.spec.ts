@@ -54,6 +54,7 @@ test('presets are worked out, written down and proven, with the keyboard', async
   await expect(presets.getByRole('row', { name: /Throttle/ })).toContainText('988.1 µs');
   const write = presets.getByRole('button', { name: 'Write these presets down' });
   await write.press('Enter');
+  await expect(presets).toContainText('the motors start again by themselves');
   await expect(presets).toContainText('These are written down.');
   await page.goto(page.url().replace(/air.*/, 'proof'));
   await expect(page.getByTestId('promise-quiet-receiver')).toContainText('proven');

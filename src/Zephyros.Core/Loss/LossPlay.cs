@@ -27,8 +27,10 @@ public sealed class LossPlay
     private readonly Lazy<LossPlay>? comesDown;
     private readonly ArmedBench armed;
     private readonly IReadOnlyList<LossRun> runs;
-    private readonly IReadOnlyList<ReturnSpan> returns;
     private readonly IReadOnlyList<LossOnPurpose> onPurpose;
+
+    /// <summary>What happens when the signal comes back, by when it does; whatever the flight.</summary>
+    internal IReadOnlyList<ReturnSpan> Returns { get; }
 
     /// <summary>The bench before the loss, and when the last packet comes in the play that the returns are of.</summary>
     internal (BenchRun Bench, TimeSpan Loss) Begins => (armed.Bench, runs[0].Loss);
@@ -40,7 +42,7 @@ public sealed class LossPlay
         if (fix && setup.Board.Loss.Procedure == LossProcedure.ReturnHome)
             comesDown = new(() => Of(setup, throttle, fix: false)!);
         onPurpose = LossesOnPurpose.Of(setup, armed.Bench, runs[0]);
-        returns = ReturnSweep.Of(runs[0], setup.Wire.FramePeriod.ToTimeSpan(), LatestReturn);
+        Returns = ReturnSweep.Of(runs[0], setup.Wire.FramePeriod.ToTimeSpan(), LatestReturn);
     }
 
     /// <summary>Plays the loss of a setup.</summary>
@@ -68,7 +70,7 @@ public sealed class LossPlay
         return new LossTimeline(
             armed.Hands,
             LossMarks.Of(setup, runs, courses),
-            returns,
+            Returns,
             onPurpose,
             [
                 .. Enumerable

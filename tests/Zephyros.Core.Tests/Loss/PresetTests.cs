@@ -60,6 +60,21 @@ public sealed class PresetTests
         Assert.InRange(stop, 300, 300 + (2 * setup.Wire.FramePeriod.Value));
     }
 
+    // To the board the arm switch was off: with the throttle low it arms again, which the pilot must be told.
+    [Fact]
+    public void That_it_arms_again_by_itself_is_said_as_the_bench_does_it()
+    {
+        var setup = Solved(Demo.Plain);
+        var bench = ArmedBench.Of(setup, new Percent(-100), fix: false)!.Bench;
+        bench.SetLink(false);
+        bench.AdvanceTo(bench.Now + TimeSpan.FromSeconds(2));
+        Assert.False(bench.Board.Armed);
+        bench.SetLink(true);
+        bench.AdvanceTo(bench.Now + TimeSpan.FromSeconds(1));
+        Assert.Equal(bench.Board.Armed, PresetSolver.Of(SignalPlan.Compile(Demo.Plain)).ArmsAgain);
+        Assert.True(bench.Board.Armed);
+    }
+
     [Fact]
     public void They_are_proven()
     {

@@ -36,8 +36,16 @@ public static class PresetSolver
             .ToArray();
         string[] problems = [.. found.Where(p => p.Problem is not null).Select(p => p.Problem!)];
         PresetRow[] rows = [.. found.Select(p => p.Row)];
-        return new PresetAnswer(rows, problems, problems.Length == 0 ? Edit(setup, rows) : null);
+        if (problems.Length > 0)
+            return new PresetAnswer(rows, problems, null, false);
+        var edit = Edit(setup, rows);
+        return new PresetAnswer(rows, problems, edit, ArmsAgain(edit?.ApplyTo(setup).Setup ?? setup));
     }
+
+    // Played, not reasoned: what a board asks for before it arms differs.
+    private static bool ArmsAgain(Setup setup) =>
+        LossPlay.Of(setup, new Percent(-100), fix: false)?.Returns.Any(r => r.Outcome == ReturnOutcome.ArmedAgain)
+        == true;
 
     private static Found? Preset(SignalPlan plan, ChannelNumber channel) =>
         channel.Value <= ChannelNumber.StickChannels ? Stick(plan, channel)

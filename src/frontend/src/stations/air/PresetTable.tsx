@@ -60,6 +60,12 @@ export function PresetTable({ id, setup, changes }: { id: string; setup: Setup; 
           </tbody>
         </table>
       </div>
+      {data.armsAgain && (
+        <p className="mb-2 max-w-[75ch] font-semibold text-ochre">
+          With these the motors start again by themselves when the signal comes back, the arm switch on and the throttle
+          low: the board has seen it off, and nobody has moved it. Put it off first.
+        </p>
+      )}
       {data.edit && (
         <EditButton
           edit={data.edit}
