@@ -56,6 +56,7 @@ builder.Services.AddSingleton<EvidenceStore>();
 builder.Services.AddSingleton<LinkProfileStore>();
 builder.Services.AddSingleton<Salvage>();
 builder.Services.AddSingleton<BenchRooms>();
+builder.Services.AddSingleton<PaceThread>();
 builder.Services.AddSingleton<Saving>();
 builder.Services.AddSingleton<KnownFindings>();
 builder.Services.AddSingleton<LossPlays>();

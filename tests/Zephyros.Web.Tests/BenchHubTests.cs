@@ -79,7 +79,7 @@ public sealed class BenchHubTests : IAsyncLifetime
             var setup = Word(setups);
             return name switch
             {
-                "Move" => new MoveCall(setup, Word("throttle", "left-shoulder", "selector", "tracker"), Pick(values)),
+                "Move" => Put(setup, Word("throttle", "left-shoulder", "selector", "tracker"), Pick(values)),
                 "Report" => new ReportCall(setup, Word("distance", "voltage", "quality"), Pick(values)),
                 "SetLink" or "SetPower" or "TryLoss" => new SwitchCall(setup, random.Next(2) == 0),
                 "Surround" => new SurroundCall(setup, Pick(values), random.Next(2) == 0, random.Next(2) == 0, false),
@@ -133,14 +133,17 @@ public sealed class BenchHubTests : IAsyncLifetime
         {
             var ends = i == 0 ? one.Token : cancel;
             streams.Add(
-                hub.StreamAsync<BenchMessage>("Watch", new WatchCall("wren", "throttle"), ends).GetAsyncEnumerator(ends)
+                hub.StreamAsync<BenchMessage>("Watch", new WatchCall("wren", "throttle", false), ends)
+                    .GetAsyncEnumerator(ends)
             );
             Assert.True(await streams[^1].MoveNextAsync());
         }
 
         var refused = await Assert.ThrowsAsync<HubException>(async () =>
         {
-            await foreach (var _ in hub.StreamAsync<BenchMessage>("Watch", new WatchCall("wren", "throttle"), cancel))
+            await foreach (
+                var _ in hub.StreamAsync<BenchMessage>("Watch", new WatchCall("wren", "throttle", false), cancel)
+            )
                 break;
         });
         Assert.Contains("8 benches at once", refused.Message, StringComparison.Ordinal);
@@ -209,13 +212,13 @@ public sealed class BenchHubTests : IAsyncLifetime
         var cancel = TestContext.Current.CancellationToken;
         await hub.InvokeAsync("TryLoss", new SwitchCall("wren", true), cancel);
         await WaitAsync("wren", m => m.Snapshot.Trial is { Problem: "" });
-        await hub.InvokeAsync("Move", new MoveCall("wren", "left-shoulder", 2), cancel);
+        await hub.InvokeAsync("Move", Put("wren", "left-shoulder", 2), cancel);
         await WaitAsync("wren", m => m.Snapshot.Trial!.Prompt == "Switch the transmitter off.");
         await hub.InvokeAsync("SetLink", new SwitchCall("wren", false), cancel);
         var stopped = await WaitAsync("wren", m => m.Snapshot.Trial!.Steps.Any(s => s is { Id: "stops", Came: true }));
         Assert.InRange(stopped.Snapshot.Trial!.Steps.Single(s => s.Id == "stops").Took!.Value.Value, 1, 150);
         await hub.InvokeAsync("SetLink", new SwitchCall("wren", true), cancel);
-        await hub.InvokeAsync("Move", new MoveCall("wren", "left-shoulder", 1), cancel);
+        await hub.InvokeAsync("Move", Put("wren", "left-shoulder", 1), cancel);
         await hub.InvokeAsync("TryLoss", new SwitchCall("wren", false), cancel);
         await WaitAsync("wren", m => m.Snapshot.Trial is null);
     }
@@ -224,9 +227,9 @@ public sealed class BenchHubTests : IAsyncLifetime
     public async Task The_bars_are_watched_anew()
     {
         var cancel = TestContext.Current.CancellationToken;
-        await hub.InvokeAsync("Move", new MoveCall("wren", "throttle", 100.0), cancel);
+        await hub.InvokeAsync("Move", Put("wren", "throttle", 100.0), cancel);
         await WaitAsync("wren", m => Throttle(m)?.Now.Value > 1900);
-        await hub.InvokeAsync("Move", new MoveCall("wren", "throttle", -100.0), cancel);
+        await hub.InvokeAsync("Move", Put("wren", "throttle", -100.0), cancel);
         var swept = Throttle(await WaitAsync("wren", m => Throttle(m)!.Now.Value < 1100))!;
         Assert.True(swept.High.Value > 1900);
         await hub.InvokeAsync("WatchBars", new BenchCall("wren"), cancel);
@@ -247,11 +250,9 @@ public sealed class BenchHubTests : IAsyncLifetime
             closed.TrySetResult();
             return Task.CompletedTask;
         };
-        await Assert.ThrowsAsync<HubException>(() =>
-            hub.InvokeAsync("Move", new MoveCall("wren", longName, 1.0), cancel)
-        );
+        await Assert.ThrowsAsync<HubException>(() => hub.InvokeAsync("Move", Put("wren", longName, 1.0), cancel));
         await Assert.ThrowsAnyAsync<Exception>(() =>
-            hub.InvokeAsync("Move", new MoveCall("wren", longName + longName, 1.0), cancel)
+            hub.InvokeAsync("Move", Put("wren", longName + longName, 1.0), cancel)
         );
         await closed.Task.WaitAsync(TimeSpan.FromSeconds(20), cancel);
         Assert.Equal(HubConnectionState.Disconnected, hub.State);
@@ -260,23 +261,50 @@ public sealed class BenchHubTests : IAsyncLifetime
     [Fact]
     public async Task Movements_change_the_picture_that_every_watcher_sees()
     {
-        await hub.InvokeAsync("Move", new MoveCall("wren", "throttle", 40.0), TestContext.Current.CancellationToken);
+        await hub.InvokeAsync("Move", Put("wren", "throttle", 40.0), TestContext.Current.CancellationToken);
         var message = await WaitAsync(
             "wren",
             m => m.Snapshot.Trace.Stops[0].Figure == "+40" && m.Snapshot.Board.Standing == BoardStanding.NotReady
         );
         Assert.Equal(1, message.Revision);
-        await hub.InvokeAsync("Move", new MoveCall("wren", "throttle", -100.0), TestContext.Current.CancellationToken);
-        await hub.InvokeAsync(
-            "Move",
-            new MoveCall("wren", "left-shoulder", 2.0),
-            TestContext.Current.CancellationToken
-        );
+        await hub.InvokeAsync("Move", Put("wren", "throttle", -100.0), TestContext.Current.CancellationToken);
+        await hub.InvokeAsync("Move", Put("wren", "left-shoulder", 2.0), TestContext.Current.CancellationToken);
         await WaitAsync("wren", m => m.Snapshot.Board.Standing == BoardStanding.Armed);
         await hub.InvokeAsync("SetLink", new SwitchCall("wren", false), TestContext.Current.CancellationToken);
         await WaitAsync("wren", m => m.Snapshot.Board.Standing == BoardStanding.NoSignal);
         await hub.InvokeAsync("SetPower", new SwitchCall("wren", false), TestContext.Current.CancellationToken);
         await WaitAsync("wren", m => m.Snapshot.Board.Standing == BoardStanding.Unpowered);
+    }
+
+    [Fact]
+    public async Task Controls_are_moved_together_or_not_at_all()
+    {
+        var cancel = TestContext.Current.CancellationToken;
+        var both = new Dictionary<string, double>(StringComparer.Ordinal) { ["roll"] = 30, ["pitch"] = -20 };
+        await hub.InvokeAsync("Move", new MoveCall("wren", both), cancel);
+        var moved = await WaitAsync("wren", m => m.Snapshot.Settings["roll"] != 0);
+        Assert.Equal(-20, moved.Snapshot.Settings["pitch"]);
+        var wrong = new Dictionary<string, double>(both, StringComparer.Ordinal) { ["roll"] = 50, ["yaw"] = 101 };
+        var error = await Assert.ThrowsAsync<HubException>(() =>
+            hub.InvokeAsync("Move", new MoveCall("wren", wrong), cancel)
+        );
+        Assert.Contains("\"yaw\" that can be put at 101", error.Message, StringComparison.Ordinal);
+        Assert.Equal(30, (await WaitAsync("wren", _ => true)).Snapshot.Settings["roll"]);
+    }
+
+    [Fact]
+    public async Task A_page_follows_another_control_and_asks_for_the_sums_while_it_watches()
+    {
+        var cancel = TestContext.Current.CancellationToken;
+        var pictures = hub.StreamAsync<BenchMessage>("Watch", new WatchCall("wren", "throttle", false), cancel)
+            .GetAsyncEnumerator(cancel);
+        Assert.True(await pictures.MoveNextAsync());
+        Assert.All(pictures.Current.Snapshot.Trace.Stops, s => Assert.Empty(s.Working));
+        await hub.InvokeAsync("Follow", new WatchCall("wren", "roll", true), cancel);
+        do Assert.True(await pictures.MoveNextAsync());
+        while (pictures.Current.Snapshot.Trace.Control != "roll");
+        Assert.All(pictures.Current.Snapshot.Trace.Stops, s => Assert.NotEmpty(s.Working));
+        await pictures.DisposeAsync();
     }
 
     [Fact]
@@ -305,7 +333,7 @@ public sealed class BenchHubTests : IAsyncLifetime
     )
     {
         var error = await Assert.ThrowsAsync<HubException>(() =>
-            hub.InvokeAsync("Move", new MoveCall(setup, control, setting), TestContext.Current.CancellationToken)
+            hub.InvokeAsync("Move", Put(setup, control, setting), TestContext.Current.CancellationToken)
         );
         Assert.Contains(says, error.Message, StringComparison.Ordinal);
     }
@@ -321,7 +349,11 @@ public sealed class BenchHubTests : IAsyncLifetime
         var call = constructor.Invoke([
             .. constructor
                 .GetParameters()
-                .Select(p => p.ParameterType == typeof(string) ? "nobody" : Activator.CreateInstance(p.ParameterType)),
+                .Select(p =>
+                    p.ParameterType == typeof(string) ? "nobody"
+                    : p.ParameterType.IsInterface ? new Dictionary<string, double>(StringComparer.Ordinal)
+                    : Activator.CreateInstance(p.ParameterType)
+                ),
         ]);
         var cancel = TestContext.Current.CancellationToken;
         var refused = await Assert.ThrowsAsync<HubException>(async () =>
@@ -341,7 +373,7 @@ public sealed class BenchHubTests : IAsyncLifetime
         using var limit = CancellationTokenSource.CreateLinkedTokenSource(TestContext.Current.CancellationToken);
         limit.CancelAfter(TimeSpan.FromSeconds(20));
         await foreach (
-            var message in hub.StreamAsync<BenchMessage>("Watch", new WatchCall(setup, "throttle"), limit.Token)
+            var message in hub.StreamAsync<BenchMessage>("Watch", new WatchCall(setup, "throttle", false), limit.Token)
         )
         {
             if (wanted(message))

@@ -1,7 +1,6 @@
 using System.Net;
 using Microsoft.AspNetCore.SignalR;
 using Microsoft.AspNetCore.SignalR.Client;
-using Zephyros.Web.Contracts;
 using static Zephyros.Web.Tests.TestServer;
 
 namespace Zephyros.Web.Tests;
@@ -80,14 +79,14 @@ public sealed class SalvageTests : IAsyncLifetime
             .Build();
         await hub.StartAsync(TestContext.Current.CancellationToken);
         var refused = await Assert.ThrowsAsync<HubException>(() =>
-            hub.InvokeAsync("Move", new MoveCall("wren", "roll", 1.0), TestContext.Current.CancellationToken)
+            hub.InvokeAsync("Move", Put("wren", "roll", 1.0), TestContext.Current.CancellationToken)
         );
         Assert.Contains("cannot be read", refused.Message, StringComparison.Ordinal);
 
         var undone = await SendAsync(client, HttpMethod.Post, "/api/setups/wren/undo", ifMatch: "\"2\"");
         Assert.Equal(HttpStatusCode.OK, undone.StatusCode);
         Assert.Equal(3, (await GetAsync("/api/setups")).AsArray().Count);
-        await hub.InvokeAsync("Move", new MoveCall("wren", "roll", 1.0), TestContext.Current.CancellationToken);
+        await hub.InvokeAsync("Move", Put("wren", "roll", 1.0), TestContext.Current.CancellationToken);
     }
 
     [Fact]

@@ -4,6 +4,7 @@ using Microsoft.AspNetCore.Hosting;
 using Microsoft.AspNetCore.Mvc.Testing;
 using Microsoft.Extensions.DependencyInjection;
 using Zephyros.Storage;
+using Zephyros.Web.Contracts;
 
 namespace Zephyros.Web.Tests;
 
@@ -24,6 +25,10 @@ public sealed class TestServer : WebApplicationFactory<Program>
     }
 
     /// <summary>Sends a request with a body and the revision that it starts from.</summary>
+    /// <summary>The call that moves one control.</summary>
+    public static MoveCall Put(string setup, string control, double setting) =>
+        new(setup, new Dictionary<string, double>(StringComparer.Ordinal) { [control] = setting });
+
     public static async Task<HttpResponseMessage> SendAsync(
         HttpClient client,
         HttpMethod method,

@@ -11,6 +11,7 @@ internal sealed class BenchBoard
     private readonly BoardClock clock;
     private readonly BenchLog log;
     private SignalPlan plan;
+    private (SignalPlan Plan, BoardState State, BoardReading Reading, BoardReport Report)? said;
 
     /// <summary>A board that has just got power.</summary>
     public BenchBoard(SignalPlan plan, BenchLog log)
@@ -42,7 +43,16 @@ internal sealed class BenchBoard
     public TimeSpan NextTimer => clock.Next.Due;
 
     /// <summary>What it says, in words.</summary>
-    public BoardReport Report => BoardReport.Of(plan, State, Reading);
+    public BoardReport Report
+    {
+        get
+        {
+            // It says the same as long as nothing of this changes, and is asked for each picture.
+            if (said is not var (by, state, reading, _) || by != plan || state != State || reading != Reading)
+                said = (plan, State, Reading, BoardReport.Of(plan, State, Reading));
+            return said.Value.Report;
+        }
+    }
 
     /// <summary>Takes another revision of the setup; its state stays.</summary>
     public void Replace(SignalPlan next) => plan = next;

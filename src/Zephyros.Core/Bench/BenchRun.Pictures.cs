@@ -9,7 +9,8 @@ public sealed partial class BenchRun
     /// <summary>The picture at this moment.</summary>
     /// <param name="follow">The control to follow; an unknown id follows the first control.</param>
     /// <param name="known">The number of the newest entry of the log that is known already; the picture carries those after it.</param>
-    public BenchSnapshot Snapshot(string follow, long known = 0)
+    /// <param name="workings">True when the sums along the path are wanted as well; without them a picture is half the work.</param>
+    public BenchSnapshot Snapshot(string follow, long known = 0, bool workings = true)
     {
         return new BenchSnapshot
         {
@@ -56,7 +57,7 @@ public sealed partial class BenchRun
             Surroundings = Surroundings,
             Board = Says,
             Motors = Board.Motors,
-            Trace = Trace(follow),
+            Trace = Trace(follow, workings),
             Log = Log.After(known),
         };
     }
@@ -65,8 +66,8 @@ public sealed partial class BenchRun
     internal BoardReport Says => board.Report;
 
     /// <summary>A control along the path; an unknown id follows the first control.</summary>
-    internal PathTrace Trace(string follow) =>
-        new PathTracer(plan, Values, OnTheWay, Board, seen).Follow(
+    internal PathTrace Trace(string follow, bool workings = true) =>
+        new PathTracer(plan, Values, OnTheWay, Board, seen, workings).Follow(
             plan.Model.IndexOf(follow) >= 0 ? follow : plan.Model.Controls[0].Key
         );
 

@@ -156,20 +156,26 @@ public sealed partial class BenchRun
     }
 
     /// <summary>Moves several controls at the same moment: the model sees only how all of them stand then.</summary>
-    internal void MoveTogether(IEnumerable<(string Control, double Setting)> moves)
+    /// <param name="settings">Where each is put, by its id; see <see cref="Move(string, double)"/>.</param>
+    /// <returns>One that is not there, or cannot be put where it should; null when none is. Nothing has moved otherwise.</returns>
+    public (string Control, double Setting)? Move(IReadOnlyDictionary<string, double> settings)
     {
+        foreach (var (control, setting) in settings)
+            if (!transmitter.Takes(control, setting))
+                return (control, setting);
         Reach();
-        foreach (var (control, setting) in moves)
+        foreach (var (control, setting) in settings)
             transmitter.Put(control, setting);
         trembling = ImmutableDictionary<ChannelNumber, Microseconds>.Empty;
         RunModel();
+        return null;
     }
 
     /// <summary>Lets channels arrive beside what the wire carries, as a transmitter that wanders does, until a control is moved.</summary>
     /// <param name="by">How far beside, by channel.</param>
     public void Tremble(IReadOnlyDictionary<ChannelNumber, Microseconds> by) => trembling = by;
 
-    /// <summary>Where a control stands; see <see cref="Move"/>.</summary>
+    /// <summary>Where a control stands; see <see cref="Move(string, double)"/>.</summary>
     internal double SettingOf(string control) => transmitter.SettingOf(control);
 
     /// <summary>What the board received last on a channel.</summary>

@@ -40,7 +40,7 @@ internal sealed class BenchTransmitter
     /// <summary>True while it is switched on.</summary>
     public bool On { get; private set; } = true;
 
-    /// <summary>Where each control stands; see <see cref="BenchRun.Move"/>.</summary>
+    /// <summary>Where each control stands; see <see cref="BenchRun.Move(string, double)"/>.</summary>
     public IReadOnlyDictionary<string, double> Settings =>
         plan
             .Model.Controls.Select((c, i) => (c.Key, settings[i]))
@@ -119,6 +119,10 @@ internal sealed class BenchTransmitter
         made.heard.GoOnAfter(heard);
         return made;
     }
+
+    /// <summary>True when there is such a control and it can be put there.</summary>
+    public bool Takes(string control, double setting) =>
+        plan.Model.IndexOf(control) is >= 0 and var index && plan.Model.Controls[index].Value.Read(setting) is not null;
 
     /// <summary>Puts a control somewhere; false when there is no such control or it cannot be put there.</summary>
     public bool Put(string control, double setting)

@@ -1,3 +1,4 @@
+using System.Collections.Concurrent;
 using System.Runtime.CompilerServices;
 using Microsoft.AspNetCore.SignalR;
 using Zephyros.Storage;
@@ -6,18 +7,19 @@ using Zephyros.Web.Contracts;
 namespace Zephyros.Web.Bench;
 
 /// <summary>The live bench. Clients send movements and watch pictures; the server is the judge of what they do.</summary>
-internal sealed class BenchHub(BenchRooms rooms) : Hub
+internal sealed class BenchHub(BenchRooms rooms, PaceThread thread) : Hub
 {
     /// <summary>How many benches one page may watch at once: it needs one, and for a moment two while it changes.</summary>
     public const int MostWatched = 8;
 
     private const string Watched = "watched";
-    private static readonly TimeSpan Pace = TimeSpan.FromSeconds(1.0 / 60);
+    private const string Asked = "asked";
 
     /// <inheritdoc />
     public override Task OnConnectedAsync()
     {
         Context.Items[Watched] = new SemaphoreSlim(MostWatched);
+        Context.Items[Asked] = new ConcurrentDictionary<string, WatchCall>(StringComparer.Ordinal);
         return base.OnConnectedAsync();
     }
 
@@ -28,25 +30,38 @@ internal sealed class BenchHub(BenchRooms rooms) : Hub
     {
         using var place = TakePlace();
         var room = Room(call.Setup);
-        using var pace = new PeriodicTimer(Pace);
-        var seen = 0L;
-        long? known = null;
-        do
+        var wanted = Wanted;
+        wanted[call.Setup] = call;
+        using var pace = new BenchPace(thread, cancel);
+        room.Join(pace);
+        try
         {
-            if (room.Look(call.Follow, seen, known) is { } message)
+            var (seen, shown) = (0L, call);
+            long? known = null;
+            do
             {
-                seen = message.Snapshot.Sequence;
+                var now = wanted[call.Setup];
+                if (room.Look(now.Follow, now == shown ? seen : 0, known, now.Workings) is not { } message)
+                    continue;
+                (seen, shown) = (message.Snapshot.Sequence, now);
                 known = message.Snapshot.Log is [.., var newest] ? newest.Number : known ?? 0;
                 yield return message;
-            }
-        } while (await pace.WaitForNextTickAsync(cancel));
+            } while (await pace.NextAsync());
+        }
+        finally
+        {
+            room.Leave(pace);
+        }
     }
 
-    /// <summary>Moves a control.</summary>
+    /// <summary>Lets the pictures of a bench that is watched show something else.</summary>
+    public void Follow(WatchCall call) => Act(call.Setup, _ => Wanted[call.Setup] = call);
+
+    /// <summary>Moves controls, all or none of them.</summary>
     public void Move(MoveCall call)
     {
-        if (!Room(call.Setup).Do(run => run.Move(call.Control, call.Setting)))
-            throw new HubException($"There is no control \"{call.Control}\" that can be put at {call.Setting}.");
+        if (Room(call.Setup).Do(run => run.Move(call.Settings)) is var (control, setting))
+            throw new HubException($"There is no control \"{control}\" that can be put at {setting}.");
     }
 
     /// <summary>Lets a sensor of the craft measure something else.</summary>
@@ -122,6 +137,10 @@ internal sealed class BenchHub(BenchRooms rooms) : Hub
             throw new HubException($"A craft can be up to 10 000 km away, not {call.Kilometres}.");
         Act(call.Setup, run => run.SetDistance(call.Kilometres is { } far ? new Core.Units.Kilometres(far) : null));
     }
+
+    // By setup: what the page wants to see of its bench.
+    private ConcurrentDictionary<string, WatchCall> Wanted =>
+        (ConcurrentDictionary<string, WatchCall>)Context.Items[Asked]!;
 
     // Whoever asks for ever more streams gets no more.
     private Place TakePlace()

@@ -1,3 +1,4 @@
+using System.Collections.Immutable;
 using Zephyros.Core.Bench;
 using Zephyros.Core.Flights.Trial;
 using Zephyros.Storage;
@@ -21,6 +22,7 @@ internal sealed class BenchRoom
     private long last;
     private int revision;
     private AlarmTest? test;
+    private ImmutableArray<BenchPace> paces = [];
 
     public BenchRoom(StoredSetup stored, TimeProvider clock)
     {
@@ -42,30 +44,47 @@ internal sealed class BenchRoom
             revision = stored.Revision;
             run.Replace(stored.Setup);
         }
+
+        Touch();
     }
+
+    /// <summary>Lets a page be told when something was done to the bench, until it leaves.</summary>
+    public void Join(BenchPace pace) => ImmutableInterlocked.Update(ref paces, (all, one) => all.Add(one), pace);
+
+    /// <summary>The page looks no longer.</summary>
+    public void Leave(BenchPace pace) => ImmutableInterlocked.Update(ref paces, (all, one) => all.Remove(one), pace);
 
     /// <summary>Does something to the bench at this moment.</summary>
     public T Do<T>(Func<BenchRun, T> action)
     {
+        T done;
         lock (gate)
         {
             CatchUp();
-            return action(run);
+            done = action(run);
         }
+
+        Touch();
+        return done;
     }
 
     /// <summary>The picture, when it is another one than that of <paramref name="seen"/>; null otherwise.</summary>
     /// <param name="follow">The control that is followed.</param>
     /// <param name="seen">The number of the picture seen last.</param>
     /// <param name="known">The newest entry of the log that is known already; null for none, which brings the latest ones.</param>
-    public BenchMessage? Look(string follow, long seen = 0, long? known = null)
+    /// <param name="workings">True when the sums along the path are wanted as well.</param>
+    public BenchMessage? Look(string follow, long seen = 0, long? known = null, bool workings = false)
     {
         lock (gate)
         {
             CatchUp();
             return run.Sequence == seen
                 ? null
-                : new BenchMessage(revision, run.Snapshot(follow, known ?? run.Log.Count - Latest), test?.Picture);
+                : new BenchMessage(
+                    revision,
+                    run.Snapshot(follow, known ?? run.Log.Count - Latest, workings),
+                    test?.Picture
+                );
         }
     }
 
@@ -82,6 +101,13 @@ internal sealed class BenchRoom
             test = begun ?? test;
             return obstacle;
         }
+    }
+
+    // Not while the gate is held: a page looks before this returns.
+    private void Touch()
+    {
+        foreach (var pace in paces)
+            pace.Touch();
     }
 
     private void CatchUp()

@@ -15,6 +15,7 @@ public sealed class PathTracer
     private readonly BoardState board;
     private readonly IReadOnlyList<Microseconds> seen;
     private readonly OnTheWay way;
+    private readonly bool workings;
 
     /// <summary>Prepares to follow controls at one moment.</summary>
     /// <param name="plan">The compiled setup.</param>
@@ -22,15 +23,18 @@ public sealed class PathTracer
     /// <param name="way">What is between the model and the board.</param>
     /// <param name="board">The state of the board.</param>
     /// <param name="seen">What the board received last.</param>
+    /// <param name="workings">True when the sums are wanted as well, which are most of the work.</param>
     public PathTracer(
         SignalPlan plan,
         SignalValues values,
         OnTheWay way,
         BoardState board,
-        IReadOnlyList<Microseconds> seen
+        IReadOnlyList<Microseconds> seen,
+        bool workings = true
     )
     {
         this.way = way;
+        this.workings = workings;
         this.plan = plan;
         this.values = values;
         this.board = board;
@@ -53,6 +57,8 @@ public sealed class PathTracer
             channel is null ? Unfed(hands) : [hands, .. Behind(control, controlId, channel)]
         );
     }
+
+    private IReadOnlyList<string> Sums(Func<IEnumerable<string>> lines) => workings ? [.. lines()] : [];
 
     private static TraceStop[] Unfed(TraceStop hands) =>
         [
@@ -111,7 +117,14 @@ public sealed class PathTracer
             ExternalInput => (Figures.Signed(value.Value, 0), "%", "external input"),
             _ => (Figures.Signed(value.Value, 0), "%", "dial"),
         };
-        return new TraceStop(Station.Hands, figure, unit, note, TraceMark.Live, [$"{control.Name} reads {value}."]);
+        return new TraceStop(
+            Station.Hands,
+            figure,
+            unit,
+            note,
+            TraceMark.Live,
+            Sums(() => [$"{control.Name} reads {value}."])
+        );
     }
 
     private static (string Figure, string Unit, string Note) SwitchFigure(SwitchControl selector, Percent value)
@@ -144,7 +157,7 @@ public sealed class PathTracer
             Microseconds.Symbol,
             $"channel {number.Value}{(number.Aux is { } aux ? $" · AUX {aux}" : "")} · carries {channel.Channel.Label}{(HoldingOverride(channel) is null ? "" : " · forced")}",
             TraceMark.Live,
-            [.. ModelWorking(channel, sent)]
+            Sums(() => ModelWorking(channel, sent))
         );
     }
 
@@ -185,7 +198,7 @@ public sealed class PathTracer
             Microseconds.Symbol,
             $"{link.Channels} channels · {link.PacketRate}",
             TraceMark.Live,
-            [LinkWords(number, sent, pulse)]
+            Sums(() => [LinkWords(number, sent, pulse)])
         );
     }
 
@@ -219,21 +232,23 @@ public sealed class PathTracer
                 ? $"= {Figures.Steady(value.Value, 0)} µs · {plan.Wire.Name} · every {plan.Setup.Wire.FramePeriod}"
                 : $"= {Figures.Steady(value.Value, 0)} µs · the receiver goes on without packets",
             TraceMark.Live,
-            [
-                .. way is { Packets: true, Sent: { } brought }
-                    ? Counted(OverLink(number, brought).Arrives, count)
-                    : Array.Empty<string>(),
-                $"{Figures.Plain(plan.Wire.Zero.Value, 3)} + {Figures.Plain(plan.Wire.Step.Value, 4)} × {count} = {Figures.Plain(value.Value, 3)} µs",
-                .. way is { Packets: true, Sent: { } packet }
-                    ?
-                    [
-                        $"Rounding changed it by {Figures.Signed(value.Value - OverLink(number, packet).Arrives.Value, 3)} µs; one count is {Figures.Plain(plan.Wire.Step.Value, 4)} µs.",
-                    ]
-                    : Array.Empty<string>(),
-                plan.Wire.FrameBytes > 0
-                    ? $"A frame of {plan.Wire.FrameBytes} bytes takes {Figures.Plain(plan.Wire.TimeOnWire.Value, 3)} ms on the wire."
-                    : $"A frame takes up to {Figures.Plain(plan.Wire.TimeOnWire.Value, 3)} ms on the wire.",
-            ]
+            Sums(() =>
+                [
+                    .. way is { Packets: true, Sent: { } brought }
+                        ? Counted(OverLink(number, brought).Arrives, count)
+                        : Array.Empty<string>(),
+                    $"{Figures.Plain(plan.Wire.Zero.Value, 3)} + {Figures.Plain(plan.Wire.Step.Value, 4)} × {count} = {Figures.Plain(value.Value, 3)} µs",
+                    .. way is { Packets: true, Sent: { } packet }
+                        ?
+                        [
+                            $"Rounding changed it by {Figures.Signed(value.Value - OverLink(number, packet).Arrives.Value, 3)} µs; one count is {Figures.Plain(plan.Wire.Step.Value, 4)} µs.",
+                        ]
+                        : Array.Empty<string>(),
+                    plan.Wire.FrameBytes > 0
+                        ? $"A frame of {plan.Wire.FrameBytes} bytes takes {Figures.Plain(plan.Wire.TimeOnWire.Value, 3)} ms on the wire."
+                        : $"A frame takes up to {Figures.Plain(plan.Wire.TimeOnWire.Value, 3)} ms on the wire.",
+                ]
+            )
         );
     }
 
@@ -256,12 +271,14 @@ public sealed class PathTracer
             "",
             $"map {map} reads channel {number.Value}",
             mark,
-            [
-                $"The map {map} gives channel {number.Value} the letter {axis.Letter()}: {axis.Word()}.",
-                value == received
-                    ? $"The board takes {Figures.Plain(value.Value, 3)} µs for {axis.Word()}."
-                    : $"The board scales {Figures.Plain(received.Value, 3)} µs to {Figures.Plain(value.Value, 1)} µs and takes it for {axis.Word()}.",
-            ]
+            Sums(() =>
+                [
+                    $"The map {map} gives channel {number.Value} the letter {axis.Letter()}: {axis.Word()}.",
+                    value == received
+                        ? $"The board takes {Figures.Plain(value.Value, 3)} µs for {axis.Word()}."
+                        : $"The board scales {Figures.Plain(received.Value, 3)} µs to {Figures.Plain(value.Value, 1)} µs and takes it for {axis.Word()}.",
+                ]
+            )
         );
         return [boardStop, AtCraft(axis, value, mark)];
     }
@@ -272,14 +289,13 @@ public sealed class PathTracer
         if (axis == StickAxis.Throttle)
         {
             var throttle = CraftResponse.Throttle(value);
-            var sum = $"({Figures.Plain(value.Value, 1)} − 1000) / 1000 = {Figures.Plain(throttle.Value, 1)} %";
             return new TraceStop(
                 Station.Craft,
                 Figures.Plain(throttle.Value, 0),
                 "% throttle",
                 AsArmed(value),
                 mark,
-                [sum]
+                Sums(() => [$"({Figures.Plain(value.Value, 1)} − 1000) / 1000 = {Figures.Plain(throttle.Value, 1)} %"])
             );
         }
 
@@ -292,7 +308,7 @@ public sealed class PathTracer
             $"{DegreesPerSecond.Symbol} {CraftResponse.Direction(axis, rate)}".TrimEnd(),
             $"{axis.Word()}, {condition}",
             mark,
-            [.. RateWorking(value, $"{Figures.Plain(asked.Value, 1)} °/s{held}")]
+            Sums(() => RateWorking(value, $"{Figures.Plain(asked.Value, 1)} °/s{held}"))
         );
     }
 
@@ -353,7 +369,7 @@ public sealed class PathTracer
             var note = $"nothing listens on AUX {number.Aux}";
             return
             [
-                new(Station.Board, "nothing", "", note, mark, [reading]),
+                new(Station.Board, "nothing", "", note, mark, Sums(() => [reading])),
                 Ended(Station.Craft, "") with
                 {
                     Mark = mark,
@@ -373,12 +389,14 @@ public sealed class PathTracer
                     ? $"AUX {number.Aux} is {(active.Length > 0 ? "inside" : "outside")} {Band(functions[0])}"
                     : $"AUX {number.Aux}, {active.Length} of {functions.Length} functions active",
                 TraceMark.Live,
-                [
-                    reading + ".",
-                    .. functions.Select(f =>
-                        $"{f.Label} is active from {Band(f)}; the upper edge is no longer inside."
-                    ),
-                ]
+                Sums(() =>
+                    [
+                        reading + ".",
+                        .. functions.Select(f =>
+                            $"{f.Label} is active from {Band(f)}; the upper edge is no longer inside."
+                        ),
+                    ]
+                )
             ),
             arms ? craft : Ended(Station.Craft, ""),
         ];

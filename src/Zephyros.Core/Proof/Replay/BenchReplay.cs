@@ -82,7 +82,10 @@ public sealed class BenchReplay
         switch (step.Kind)
         {
             case MoveKind.Input:
-                Bench.MoveTogether(step.Inputs.Where(i => i.Kind == InputKind.Control).Select(i => (i.Id, i.Setting)));
+                Bench.Move(
+                    step.Inputs.Where(i => i.Kind == InputKind.Control)
+                        .ToDictionary(i => i.Id, i => i.Setting, StringComparer.Ordinal)
+                );
                 foreach (var input in step.Inputs.Where(i => i.Kind != InputKind.Control))
                     Put(input);
                 break;

@@ -48,7 +48,8 @@ export class BenchLink {
   private stream: ISubscription<BenchMessage> | null = null;
   private readonly askedHands = new Asked();
   private readonly askedAround = new Asked();
-  private followed = 'throttle';
+  private wanted: Omit<BenchCalls['Watch'], 'setup'> = { follow: 'throttle', workings: false };
+  private moving: Record<string, number> = {};
   private closed = false;
 
   constructor(private readonly setup: string) {
@@ -90,13 +91,22 @@ export class BenchLink {
 
   /** Follows another control along the path. */
   follow(control: string): void {
-    if (control === this.followed) return;
-    this.followed = control;
-    if (this.isUp()) this.watch();
+    this.want({ follow: control });
   }
 
+  /** Lets pictures carry the sums along the path too, or not. */
+  showWorkings(workings: boolean): void {
+    this.want({ workings });
+  }
+
+  /** Moves a control. What is moved in one go, as two axes of a stick are, is moved at the same moment. */
   move(control: string, setting: number): void {
-    if (this.tell('Move', { control, setting })) this.askedHands.put(control, setting);
+    if (!this.reaches()) return;
+    // Pressed and let go is two movements.
+    if (control in this.moving) this.sendMoves();
+    if (Object.keys(this.moving).length === 0) queueMicrotask(() => this.sendMoves());
+    this.moving[control] = setting;
+    this.askedHands.put(control, setting);
   }
 
   /** Where the controls stand, or are about to. */
@@ -190,17 +200,36 @@ export class BenchLink {
   }
 
   // A movement that cannot be delivered at once is dropped: it must not arrive later, when nobody expects it.
+  private reaches(): boolean {
+    return this.isUp() && !this.state.back;
+  }
+
   private tell<M extends keyof BenchCalls>(method: M, call: Omit<BenchCalls[M], 'setup'>): boolean {
-    if (!this.isUp() || this.state.back) return false;
+    if (!this.reaches()) return false;
+    // What was moved before comes before.
+    this.sendMoves();
     void this.hub.send(method, { setup: this.setup, ...call });
     return true;
+  }
+
+  private sendMoves(): void {
+    const settings = this.moving;
+    this.moving = {};
+    if (Object.keys(settings).length > 0) this.tell('Move', { settings });
+  }
+
+  private want(change: Partial<typeof this.wanted>): void {
+    const before = this.wanted;
+    this.wanted = { ...before, ...change };
+    if (replaceEqualDeep(before, this.wanted) !== before && this.isUp())
+      void this.hub.send('Follow', { setup: this.setup, ...this.wanted });
   }
 
   private watch(): void {
     this.stream?.dispose();
     // The first picture of a stream brings the latest entries anew.
     let known: readonly LogEntry[] = [];
-    const call: BenchCalls['Watch'] = { setup: this.setup, follow: this.followed };
+    const call: BenchCalls['Watch'] = { setup: this.setup, ...this.wanted };
     this.stream = this.hub.stream<BenchMessage>('Watch', call).subscribe({
       next: (message) => {
         this.askedHands.see(message.snapshot.settings);

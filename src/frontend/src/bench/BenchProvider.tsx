@@ -11,6 +11,14 @@ import {
 } from 'react';
 import { BenchLink, type BenchState } from './BenchLink';
 
+/** A control that is moved. */
+export interface Movement {
+  id: string;
+  to: number;
+  /** How far from where it was. */
+  by: number;
+}
+
 interface Bench {
   link: BenchLink;
   /** The control that is followed along the path. */
@@ -21,6 +29,8 @@ interface Bench {
   pin: (control: string | null) => void;
   /** Moves a control, and follows it unless another is pinned. */
   move: (control: string, setting: number) => void;
+  /** Moves several at the same moment, and follows the one that moves most. */
+  moveTogether: (movements: readonly Movement[]) => void;
 }
 
 const BenchContext = createContext<Bench | null>(null);
@@ -60,6 +70,11 @@ export function BenchProvider({ setup, children }: { setup: string; children: Re
         move: (control, setting) => {
           if (!pinned) follow(control);
           link.move(control, setting);
+        },
+        moveTogether: (movements) => {
+          const most = movements.reduce<Movement | null>((a, b) => (a && a.by > b.by ? a : b), null);
+          if (most && !pinned) follow(most.id);
+          for (const { id, to } of movements) link.move(id, to);
         },
       },
     [link, followed, pinned, follow],

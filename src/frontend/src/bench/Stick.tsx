@@ -12,7 +12,7 @@ const clamp = (value: number) => Math.round(Math.max(-100, Math.min(100, value))
 
 /** One stick of the transmitter: dragged in its square, or moved with the two sliders that a keyboard or screen reader reaches. */
 export function Stick({ hand, vertical, horizontal }: Props) {
-  const { move } = useBench();
+  const { move, moveTogether } = useBench();
   const name = useId();
   const square = useRef<HTMLDivElement>(null);
   const held = useRef({ x: Number.NaN, y: Number.NaN });
@@ -21,7 +21,7 @@ export function Stick({ hand, vertical, horizontal }: Props) {
     s.message?.snapshot.settings[vertical.id] ?? 0,
   ]);
 
-  // Only the axis that changed is sent, the one that changed more last, so that it is the one that is followed.
+  // Only the axis that changed is sent.
   const put = (toX: number, toY: number) => {
     const last = held.current;
     const changes = [
@@ -29,7 +29,7 @@ export function Stick({ hand, vertical, horizontal }: Props) {
       { id: vertical.id, to: toY, by: Math.abs(toY - last.y) },
     ];
     held.current = { x: toX, y: toY };
-    for (const { id, to } of changes.filter((c) => c.by > 0).sort((a, b) => a.by - b.by)) move(id, to);
+    moveTogether(changes.filter((c) => c.by > 0));
   };
 
   const drag = (event: PointerEvent<HTMLDivElement>) => {

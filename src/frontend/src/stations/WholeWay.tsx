@@ -1,14 +1,23 @@
 import clsx from 'clsx';
+import { useEffect } from 'react';
 import type { Station } from '../api/types';
-import { useBenchState } from '../bench/BenchProvider';
+import { useBench, useBenchState } from '../bench/BenchProvider';
 import { STATION_NAMES } from '../api/stations';
 
 /** The sums that lead the followed control from hands to craft, line by line. */
 export function WholeWay({ station }: { station: Station }) {
-  const trace = useBenchState((s) => s.message?.snapshot.trace ?? null);
+  const { link } = useBench();
+  const [trace, back] = useBenchState((s) => [s.message?.snapshot.trace ?? null, s.back !== null]);
+  useEffect(() => {
+    link.showWorkings(true);
+    return () => link.showWorkings(false);
+  }, [link]);
   return (
     <>
       <h2 className="border-b-2 border-ink pb-1 text-[0.84rem] font-semibold text-soft">The whole way, sum by sum</h2>
+      {back && trace?.stops.every((each) => each.working.length === 0) && (
+        <p className="py-1 text-sm text-soft">The sums of that moment were not kept: no page showed them then.</p>
+      )}
       <ol>
         {trace?.stops.map((each) => (
           <li

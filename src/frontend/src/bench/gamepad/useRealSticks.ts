@@ -1,7 +1,7 @@
 import { useEffect, useRef, useState } from 'react';
 import type { ControlView } from '../../api/types';
 import { tone } from '../../ui/tone';
-import { useBench } from '../BenchProvider';
+import { useBench, type Movement } from '../BenchProvider';
 import { readPad, settingOf, travelOf, type PadReading } from './assignment';
 import { begin, look, type Teaching } from './teaching';
 import { keepAssignments, loadAssignments, type Assignments } from './stored';
@@ -26,22 +26,23 @@ export interface RealSticks {
 
 /** A transmitter plugged in as a USB joystick moves the controls of the bench. The browser only sends movements; the server judges. */
 export function useRealSticks(transmitter: string, controls: readonly ControlView[]): RealSticks {
-  const { move } = useBench();
+  const { moveTogether } = useBench();
   const [pad, setPad] = useState<string | null>(null);
   const [assignments, setAssignments] = useState(() => loadAssignments(transmitter));
   const [taught, setTaught] = useState<RealSticks['teaching']>(null);
   const lesson = useRef<{ control: string; teaching: Teaching | null } | null>(null);
   const sent = useRef(new Map<string, number>());
-  const latest = useRef({ move, controls, assignments });
+  const latest = useRef({ moveTogether, controls, assignments });
 
   useEffect(() => {
-    latest.current = { move, controls, assignments };
+    latest.current = { moveTogether, controls, assignments };
   });
 
   useEffect(() => {
     let frame = 0;
     let timer = 0;
     const drive = (reading: PadReading) => {
+      const moved: Movement[] = [];
       for (const control of latest.current.controls) {
         const assignment = latest.current.assignments[control.id];
         const travel = assignment && travelOf(assignment, reading);
@@ -50,8 +51,9 @@ export function useRealSticks(transmitter: string, controls: readonly ControlVie
         const before = sent.current.get(control.id);
         if (before !== undefined && Math.abs(before - setting) < LEAST) continue;
         sent.current.set(control.id, setting);
-        latest.current.move(control.id, setting);
+        moved.push({ id: control.id, to: setting, by: Math.abs(setting - (before ?? setting)) });
       }
+      if (moved.length > 0) latest.current.moveTogether(moved);
     };
     const learn = (reading: PadReading) => {
       const now = lesson.current;
