@@ -1,3 +1,4 @@
+import { readFile } from 'node:fs/promises';
 import { expect, test } from './fixtures';
 import { plugIn, put, teach } from './sticks';
 
@@ -24,6 +25,14 @@ test('a loss at 60 km/h is read second by second, and a landing is made long eno
   await expect(marks.filter(row(/The transmitter says “Signal lost”/))).toContainText('0.9 to 1 s');
   await expect(marks.filter(row(/The motors stop/))).toContainText('40 m');
   await expect(page.getByText('The motors stay off until the arm switch was off and on again.')).toBeVisible();
+  const [sheet] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('link', { name: 'Loss sheet, to take along' }).press('Enter'),
+  ]);
+  const text = await readFile(await sheet.path(), 'utf8');
+  expect(text).toContain(
+    `**${await page.getByRole('heading', { name: /^At 60 km\/h, 40 m up/ }).innerText()}.**`.replaceAll('\u00a0', ' '),
+  );
 
   await page.getByRole('tab', { name: 'Settings' }).press('Enter');
   await page.getByRole('button', { name: 'Change: Lost signal' }).press('Enter');

@@ -141,6 +141,12 @@ public static class BoardGroups
         yield return new($"Then it {Procedure(loss)}.", loss.Procedure == usual.Procedure);
         if (loss.LowBefore is { } low)
             yield return Own($"Where the throttle was low for {low.Words} before, the motors just stop.");
+        if (loss.Beeper != LossBeeper.None)
+            yield return Own(
+                loss.Beeper == LossBeeper.SinceLoss
+                    ? "From the loss until frames are back the craft beeps."
+                    : "The craft beeps once its motors have stopped on a loss."
+            );
         if (loss.Procedure == LossProcedure.Stop)
             yield break;
         if (loss.Procedure == LossProcedure.ReturnHome)

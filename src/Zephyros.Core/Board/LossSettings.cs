@@ -48,4 +48,8 @@ public sealed record LossSettings
         "True when the procedure flies only a craft that has been at thrust since it was armed, and otherwise just stops the motors."
     )]
     public bool FlownOnly { get; init; }
+
+    /// <summary>When the craft beeps by itself.</summary>
+    [Description("When the board lets the craft beep by itself on a loss.")]
+    public LossBeeper Beeper { get; init; }
 }

@@ -1,3 +1,4 @@
+using Zephyros.Core.Air;
 using Zephyros.Core.Board;
 using Zephyros.Core.Edits;
 using Zephyros.Core.Path;
@@ -19,6 +20,10 @@ public sealed class NoLocatorBeeper : IFindingRule
             || board.Functions.Values.Any(f => f.Kind == FunctionKind.Beeper)
         )
             yield break;
+        // A board that never knows of the loss does nothing by itself.
+        var (silent, beeper) = (plan.Setup.Air.OnLoss == ReceiverLoss.Silent, board.Loss.Beeper);
+        if (silent && beeper == LossBeeper.WhenDown)
+            yield break;
         yield return new Finding
         {
             Key = "no-locator-beeper",
@@ -26,7 +31,12 @@ public sealed class NoLocatorBeeper : IFindingRule
             Station = Station.Board,
             Place = "/board/functions",
             Title = "No switch makes the craft beep",
-            What = "None of the board\u2019s functions is the locator beeper.",
+            What =
+                beeper == LossBeeper.None
+                    ? "None of the board\u2019s functions is the locator beeper, nor does it beep by itself."
+                : silent
+                    ? "None of the board\u2019s functions is the locator beeper; by itself it beeps only until frames are back."
+                : "None of the board\u2019s functions is the locator beeper, and behind this receiver it never knows that the signal is lost.",
             Why = "A craft that came down after a loss is looked for by ear, and the link is often back by then.",
             Provenance = Provenance.Practice("a locator beeper on a switch"),
             MayBeJustified = true,

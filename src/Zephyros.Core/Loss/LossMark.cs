@@ -18,4 +18,11 @@ public sealed record LossMark(
     Milliseconds Latest,
     Metres Far,
     Metres High
-);
+)
+{
+    /// <summary>When, in words.</summary>
+    public string When => LossWords.Span(Earliest, Latest);
+
+    /// <summary>How far, in words.</summary>
+    public string Away => LossWords.Far(Far);
+}

@@ -27,6 +27,9 @@ public enum LossMarkKind
     /// <summary>The motors stop.</summary>
     MotorsStop,
 
+    /// <summary>The craft begins to beep by itself.</summary>
+    Beeps,
+
     /// <summary>The craft is on the ground.</summary>
     Touchdown,
 

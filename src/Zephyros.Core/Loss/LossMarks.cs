@@ -130,6 +130,12 @@ internal static class LossMarks
                 "The board knows that the signal is lost",
                 $"{setup.Board.SignalTimeout} without a frame"
             );
+        if (Beeps(loss.Beeper, before, after))
+            yield return (
+                LossMarkKind.Beeps,
+                "The craft beeps",
+                loss.Beeper == LossBeeper.SinceLoss ? "until frames are back" : "its motors have stopped on a loss"
+            );
         if (after.Signal != before.Signal && after.Signal is BoardSignal.Landing or BoardSignal.Returning)
             yield return (
                 LossMarkKind.Procedure,
@@ -147,6 +153,15 @@ internal static class LossMarks
                     : "by what the receiver sends"
             );
     }
+
+    private static bool Beeps(LossBeeper beeper, BoardState before, BoardState after) =>
+        beeper switch
+        {
+            LossBeeper.None => false,
+            LossBeeper.SinceLoss => before.HasSignal && !after.HasSignal,
+            LossBeeper.WhenDown => before.Motors != MotorLevel.Off
+                && after is { Motors: MotorLevel.Off, HasSignal: false },
+        };
 
     private static string Stops(Setup setup, BoardState before) =>
         before.Signal switch

@@ -10,8 +10,8 @@ namespace Zephyros.Core.Loss;
 /// <summary>A loss of the signal as it was played on the bench, to be seen with one flight or another.</summary>
 public sealed class LossPlay
 {
-    // A return of the signal is looked at so long.
-    private static readonly TimeSpan LatestReturn = TimeSpan.FromSeconds(60);
+    /// <summary>A return of the signal is looked at so long.</summary>
+    internal static readonly TimeSpan LatestReturn = TimeSpan.FromSeconds(60);
 
     // After the last thing that happened in one phase the others are played so much further.
     private static readonly TimeSpan Beyond = TimeSpan.FromSeconds(2);

@@ -8,4 +8,8 @@ namespace Zephyros.Core.Loss;
 /// <param name="Outcome">What happens.</param>
 /// <param name="Text">The same in words.</param>
 /// <param name="Dangerous">True when that can hurt somebody who holds the craft or runs to it.</param>
-public sealed record ReturnSpan(Milliseconds From, Milliseconds To, ReturnOutcome Outcome, string Text, bool Dangerous);
+public sealed record ReturnSpan(Milliseconds From, Milliseconds To, ReturnOutcome Outcome, string Text, bool Dangerous)
+{
+    /// <summary>When the signal comes back, in words.</summary>
+    public string When => LossWords.Back(From, To);
+}

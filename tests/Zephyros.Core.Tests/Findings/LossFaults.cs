@@ -50,6 +50,7 @@ internal static class LossFaults
             ),
             ["a long grace time on the last values"] = With(l => l with { Grace = new(3000) }),
             ["a craft without a beeper that nobody loses"] = Silenced(Demo.Plain),
+            ["a craft that beeps once it is down"] = Silenced(With(l => l with { Beeper = LossBeeper.WhenDown })),
             ["a board that waits for three frames"] = Demo.Plain.WithBoard(b =>
                 b with
                 {

@@ -39,6 +39,7 @@ internal static class LossSetups
                         LandingTime = new(random.Next(100, 9000)),
                         Recovery = (FlightRecovery)random.Next(2),
                         FlownOnly = random.Next(2) == 0,
+                        Beeper = (LossBeeper)random.Next(3),
                         LowBefore = random.Next(3) == 0 ? new(random.Next(100, 3000)) : null,
                     },
                 }

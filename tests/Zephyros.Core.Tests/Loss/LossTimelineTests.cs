@@ -49,6 +49,7 @@ public sealed class LossTimelineTests
                 LossMarkKind.MotorsStop,
                 LossMarkKind.MotorsChange,
                 LossMarkKind.TelemetryMissed,
+                LossMarkKind.Beeps,
             },
             seen
         );
@@ -170,6 +171,16 @@ public sealed class LossTimelineTests
             var (now, after) = (bench.Board, (at - loss).TotalMilliseconds);
             if (before.HasSignal && !now.HasSignal)
                 yield return (LossMarkKind.SignalLost, after);
+            var stopped = now.Motors == MotorLevel.Off && before.Motors != MotorLevel.Off;
+            if (
+                !now.HasSignal
+                && (bench.Setup.Board.Loss.Beeper, before.HasSignal, stopped)
+                    is
+                        (LossBeeper.SinceLoss, true, _)
+                        or
+                        (LossBeeper.WhenDown, _, true)
+            )
+                yield return (LossMarkKind.Beeps, after);
             if (now.Signal != before.Signal && now.Signal is BoardSignal.Landing or BoardSignal.Returning)
                 yield return (LossMarkKind.Procedure, after);
             if (now.Motors == MotorLevel.Off && before.Motors != MotorLevel.Off)

@@ -19,6 +19,7 @@ export function LossFields({ board, put }: Props) {
     landingTime: 10000,
     recovery: 'at-once',
     flownOnly: false,
+    beeper: 'none',
     ...board.loss,
   } as const;
   const set = (title: string, change: Partial<LossSettings>) => put(title, ['loss'], { ...all, ...change });
@@ -92,6 +93,16 @@ export function LossFields({ board, put }: Props) {
           onChange={(v) => set('Recovery', { recovery: v as LossSettings['recovery'] })}
         />
       )}
+      <SelectField
+        label="The craft beeps by itself"
+        value={all.beeper}
+        options={[
+          { value: 'none', label: 'never' },
+          { value: 'since-loss', label: 'until frames are back' },
+          { value: 'when-down', label: 'once its motors stopped' },
+        ]}
+        onChange={(v) => set('Beeper on a loss', { beeper: v as LossSettings['beeper'] })}
+      />
       <SecondsField
         label="Just stops where the throttle was low for (0: never)"
         value={all.lowBefore ?? 0}

@@ -53,7 +53,7 @@ export function LossPart({ id, setup, changes }: Props) {
   return (
     <div className="grid gap-x-8 gap-y-5 xl:grid-cols-[minmax(0,1fr)_20rem]">
       <div className="flex min-w-0 flex-col gap-5">
-        <Outcome view={data} flight={flight} />
+        <Outcome view={data} />
         {data.timeline && (
           <>
             <SideView timeline={data.timeline} />
@@ -65,6 +65,13 @@ export function LossPart({ id, setup, changes }: Props) {
               givesUp={data.timeline.marks.find((m) => m.kind === 'receiver-gives-up')?.latest ?? 0}
               fix={data.timeline.fix}
             />
+            <a
+              className="target inline-flex items-center self-start font-semibold text-ink underline"
+              href={`/api/setups/${id}/loss-sheet?throttle=${throttle}&fix=${fix}`}
+              download
+            >
+              Loss sheet, to take along
+            </a>
           </>
         )}
         <LossTrial id={id} />
@@ -126,27 +133,13 @@ export function LossPart({ id, setup, changes }: Props) {
   );
 }
 
-function Outcome({ view: { timeline }, flight }: { view: LossView; flight: FlightAtLoss }) {
-  if (timeline === null)
-    return (
-      <p className="max-w-[75ch]">
-        <b>Nothing that was tried arms this craft</b>, so that no loss can be played: the findings and the bench say
-        why.
-      </p>
-    );
+function Outcome({ view: { timeline, headline } }: { view: LossView }) {
+  if (timeline === null) return <p className="max-w-[75ch] font-bold">{headline}</p>;
   const { footprint } = timeline;
-  const home = timeline.marks.some((m) => m.kind === 'home');
-  const start = `At ${figure(flight.speed * KMH, 0)} km/h, ${figure(flight.height, 0)} m up`;
   return (
     <section aria-labelledby="outcome" className="max-w-[75ch]">
       <h2 id="outcome" className="text-xl leading-snug font-bold">
-        {footprint.rest !== null && home
-          ? together(`${start}: home by itself, on the ground after ${figure(footprint.rest / 1000, 0)} s`)
-          : footprint.rest !== null && footprint.reach !== null
-            ? together(
-                `${start}: on the ground after ${figure(footprint.rest / 1000, 1)} s, up to ${figure(footprint.reach, 0)} m on, at ${figure((footprint.impact ?? 0) * KMH, 0)} km/h`,
-              )
-            : `${start}: the board does not bring it down`}
+        {together(headline)}
       </h2>
       <p className={footprint.struck ? 'text-rust' : 'text-soft'}>
         {footprint.words.map(together).join(' ')}

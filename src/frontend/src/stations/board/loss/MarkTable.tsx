@@ -20,16 +20,12 @@ export function MarkTable({ marks }: { marks: LossTimeline['marks'] }) {
           {marks.map((m, i) => (
             <tr key={i} className="border-t border-hair align-baseline">
               <td className="py-1 pr-3 font-mono font-bold">{i + 1}</td>
-              <td className="pr-4 font-mono whitespace-nowrap max-md:pr-2 max-md:whitespace-normal">
-                {span(m.earliest, m.latest)}
-              </td>
+              <td className="pr-4 font-mono whitespace-nowrap max-md:pr-2 max-md:whitespace-normal">{m.when}</td>
               <td className="min-w-48 pr-4 max-md:min-w-0 max-md:pr-2">
                 <b>{m.text}</b>
                 {m.because && <span className="text-soft">, {m.because}</span>}
               </td>
-              <td className="pr-4 text-right font-mono whitespace-nowrap">
-                {figure(Math.abs(m.far), 0)} m{m.far < -0.5 ? ' back' : ''}
-              </td>
+              <td className="pr-4 text-right font-mono whitespace-nowrap">{m.away}</td>
               <td className="text-right font-mono whitespace-nowrap">{figure(m.high, 0)} m</td>
             </tr>
           ))}
@@ -37,14 +33,4 @@ export function MarkTable({ marks }: { marks: LossTimeline['marks'] }) {
       </table>
     </div>
   );
-}
-
-// The earliest only where it can be told from the latest.
-function span(earliest: number, latest: number): string {
-  const [unit, shown] =
-    latest < 1000
-      ? ['ms', (t: number) => figure(t, 0)]
-      : ['s', (t: number) => figure(t / 1000, latest < 60_000 ? 2 : 0)];
-  const [from, to] = [shown(earliest), shown(latest)];
-  return from === to ? `${to} ${unit}` : `${from} to ${to} ${unit}`;
 }

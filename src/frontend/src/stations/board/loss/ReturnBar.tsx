@@ -24,13 +24,7 @@ export function ReturnBar({ returns, period }: Props) {
               span.dangerous ? 'border-l-rust' : 'border-l-line',
             )}
           >
-            <span className="w-42 shrink-0 font-mono text-sm font-semibold">
-              {together(
-                i === returns.length - 1
-                  ? `after ${seconds(span.from)} s`
-                  : `${seconds(span.from)} to ${seconds(span.to)} s`,
-              )}
-            </span>
+            <span className="w-42 shrink-0 font-mono text-sm font-semibold">{together(span.when)}</span>
             <span>
               {span.dangerous && <b className="text-rust">Dangerous. </b>}
               {span.text}
@@ -48,5 +42,3 @@ export function ReturnBar({ returns, period }: Props) {
     </section>
   );
 }
-
-const seconds = (ms: number) => figure(ms / 1000, 3);
