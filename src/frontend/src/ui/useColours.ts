@@ -1,4 +1,4 @@
-import { useSyncExternalStore } from 'react';
+import { useMemo, useSyncExternalStore } from 'react';
 
 /** Is told when the theme, or the system's own colours, change. */
 function watch(changed: () => void): () => void {
@@ -22,6 +22,9 @@ export function useColours(): Colours {
     const style = getComputedStyle(document.documentElement);
     return NAMES.map((name) => style.getPropertyValue(`--${name}`)).join(';');
   });
-  const values = all.split(';');
-  return Object.fromEntries(NAMES.map((name, i) => [name, values[i]!])) as Colours;
+  // The same object until one of them is another: drawings are made anew with it.
+  return useMemo(() => {
+    const values = all.split(';');
+    return Object.fromEntries(NAMES.map((name, i) => [name, values[i]!])) as Colours;
+  }, [all]);
 }

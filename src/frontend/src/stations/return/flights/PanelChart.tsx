@@ -31,36 +31,46 @@ const SYNC = uPlot.sync('flight');
 /** One of the drawings of a flight. */
 export function PanelChart({ panel, seconds, stretch, replay, last, right, onStretch, onPoint }: Props) {
   const place = useRef<HTMLDivElement>(null);
+  const made = useRef<uPlot>(null);
   const colours = useColours();
   const look = useEffectEvent(onStretch);
   const point = useEffectEvent(onPoint);
+  const now = useEffectEvent(() => ({ panel, stretch, replay }));
   const height = HEIGHT + (last ? TIMES : 0);
+  const kind = panel.drawn.map((d) => `${d.name} ${d.unit}`).join();
   useEffect(() => {
     const div = place.current!;
     const chart = new uPlot(
       {
         width: div.clientWidth,
         height,
-        padding: [6, right && panel.drawn.length < 2 ? FIGURES + 6 : 6, last ? 0 : 6, 0],
-        ...options(panel, stretch, replay, colours, last),
+        padding: [6, right && now().panel.drawn.length < 2 ? FIGURES + 6 : 6, last ? 0 : 6, 0],
+        ...options(now, colours, last),
       },
-      [[...seconds], ...panel.drawn.map((d) => d.values)],
+      undefined,
       div,
     );
     chart.hooks.setSelect = [
       () => {
         const { left, width } = chart.select;
-        if (width >= 8) look(chart.posToVal(left, 'x'), chart.posToVal(left + width, 'x'));
+        if (width < 8) return;
+        look(chart.posToVal(left, 'x'), chart.posToVal(left + width, 'x'));
+        chart.setSelect({ left: 0, top: 0, width: 0, height: 0 }, false);
       },
     ];
     chart.hooks.setCursor = [() => point(chart.cursor.idx ?? null)];
     const fits = new ResizeObserver(() => chart.setSize({ width: div.clientWidth, height }));
     fits.observe(div);
+    made.current = chart;
     return () => {
       fits.disconnect();
       chart.destroy();
     };
-  }, [panel, seconds, stretch, replay, colours, last, right, height]);
+  }, [kind, colours, last, right, height]);
+  // Other lines come into the drawing that is there, so that a hand that drags over it meanwhile keeps its drag.
+  useEffect(() => {
+    made.current!.setData([[...seconds], ...panel.drawn.map((d) => d.values)]);
+  }, [panel, seconds, stretch, replay, kind, colours, last, right, height]);
   const [first] = panel.drawn;
   const known = first!.values.filter((v) => v !== null);
   return (
@@ -73,13 +83,13 @@ export function PanelChart({ panel, seconds, stretch, replay, last, right, onStr
   );
 }
 
+/** How it is drawn; `now` is what is drawn, which may become another while the drawing stays. */
 function options(
-  panel: Panel,
-  stretch: { from: number; to: number },
-  replay: ReplayedFlight,
+  now: () => Pick<Props, 'panel' | 'stretch' | 'replay'>,
   colours: Colours,
   last: boolean,
 ): Omit<uPlot.Options, 'width' | 'height'> {
+  const { drawn } = now().panel;
   const axis = { stroke: colours.soft, font: FONT, grid: { stroke: colours.hair, width: 1 }, ticks: { show: false } };
   return {
     cursor: {
@@ -89,13 +99,13 @@ function options(
     },
     legend: { show: false },
     scales: {
-      x: { time: false, range: [stretch.from, stretch.to] },
-      ...Object.fromEntries(panel.drawn.map((d) => [d.unit, d.right ? {} : { range: panel.range }])),
+      x: { time: false, range: () => [now().stretch.from, now().stretch.to] },
+      ...Object.fromEntries(drawn.map((d) => [d.unit, d.right ? {} : { range: () => now().panel.range }])),
     },
     axes: [
       { ...axis, show: last, size: TIMES, values: (_, at) => at.map((s) => flightTime(s * 1000)) },
       // eslint-disable-next-line @typescript-eslint/no-unsafe-enum-assignment -- the library's enum is not there when the program runs
-      ...panel.drawn.map((d) => ({
+      ...drawn.map((d) => ({
         ...axis,
         grid: { ...axis.grid, show: !d.right },
         stroke: colours[d.colour],
@@ -107,7 +117,7 @@ function options(
     ],
     series: [
       {},
-      ...panel.drawn.map((d) => ({
+      ...drawn.map((d) => ({
         scale: d.unit,
         stroke: colours[d.colour],
         width: d.right ? 1 : 1.5,
@@ -115,8 +125,8 @@ function options(
       })),
     ],
     hooks: {
-      drawClear: [(chart) => drawHeld(chart, replay, colours)],
-      draw: [(chart) => drawLevel(chart, panel, colours)],
+      drawClear: [(chart) => drawHeld(chart, now().replay, colours)],
+      draw: [(chart) => drawLevel(chart, now().panel, colours)],
     },
   };
 }
