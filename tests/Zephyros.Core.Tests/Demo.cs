@@ -14,8 +14,9 @@ internal static class Demo
 {
     public static Setup Sandpiper { get; } = Load("sandpiper");
 
-    /// <summary>Sandpiper with the channel order of its board put right: nothing is wrong with it.</summary>
-    public static Setup Clean { get; } = Sandpiper.WithBoard(b => b with { Map = StickOrder.Parse("TAER") });
+    /// <summary>Sandpiper with the channel order of its board put right and called home in time: nothing is wrong with it.</summary>
+    public static Setup Clean { get; } =
+        Sandpiper.WithBoard(b => b with { Map = StickOrder.Parse("TAER") }).CalledHomeBeyond(800);
 
     public static Setup Wren { get; } = Load("wren");
 
@@ -55,6 +56,10 @@ internal static class Demo
         {
             Board = change(setup.Board),
         };
+
+    /// <summary>The same with a position receiver, so that there can be a fix.</summary>
+    public static Setup Located(this Setup setup) =>
+        setup.WithBoard(b => b with { Equipment = b.Equipment with { PositionReceiver = true } });
 
     public static Setup WithArm(this Setup setup, Func<BoardFunction, BoardFunction> change) =>
         setup.WithBoard(b => b with { Functions = b.Functions.SetItem("arm", change(b.Functions["arm"])) });

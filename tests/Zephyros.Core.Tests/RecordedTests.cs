@@ -249,6 +249,7 @@ public sealed class RecordedTests
                 b with
                 {
                     SignalTimeout = new(1500),
+                    Equipment = b.Equipment with { PositionReceiver = true },
                     Loss = b.Loss with { Procedure = LossProcedure.ReturnHome, Grace = new(5000), FlownOnly = false },
                     Guards = b.Guards with
                     {

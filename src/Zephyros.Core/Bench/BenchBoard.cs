@@ -55,7 +55,11 @@ internal sealed class BenchBoard
     }
 
     /// <summary>Takes another revision of the setup; its state stays.</summary>
-    public void Replace(SignalPlan next) => plan = next;
+    public void Replace(SignalPlan next)
+    {
+        plan = next;
+        Surroundings = Known(Surroundings);
+    }
 
     /// <summary>It gets power, or starts anew.</summary>
     public void PowerUp(TimeSpan now)
@@ -71,11 +75,12 @@ internal sealed class BenchBoard
         clock.Follow(plan.Board, State, now);
     }
 
-    /// <summary>The craft is tilted, connected or unlocked: it knows that with the next good frame. A position fix goes at once.</summary>
+    /// <summary>The craft is tilted, connected or unlocked: it knows that with the next good frame. A position fix goes at once; without a
+    /// position receiver it never comes.</summary>
     public void Surround(Surroundings around, TimeSpan now)
     {
-        Surroundings = around;
-        if (!around.Fix)
+        Surroundings = Known(around);
+        if (!Surroundings.Fix)
             Become(BoardMachine.LoseFix(State), now);
     }
 
@@ -117,4 +122,10 @@ internal sealed class BenchBoard
         if (before.Refusal != next.Refusal && next.Refusal is not (ArmRefusal.None or ArmRefusal.NoSignal))
             log.Add(now, LogKind.Refused, "Refused. " + BoardReport.Refusal(plan, next.Refusal, Reading));
     }
+
+    private Surroundings Known(Surroundings around) =>
+        around with
+        {
+            Fix = around.Fix && plan.Setup.Board.Equipment.PositionReceiver,
+        };
 }

@@ -48,10 +48,13 @@ public sealed class LossPlay
     /// <summary>Plays the loss of a setup.</summary>
     /// <param name="setup">A valid setup.</param>
     /// <param name="throttle">Where the throttle stick stands, -100 to 100 %.</param>
-    /// <param name="fix">True while the board has a position fix.</param>
+    /// <param name="fix">True while there is a position fix to be had; a board without a position receiver has none then either.</param>
     /// <returns>Null when no hands that were tried arm the craft.</returns>
-    public static LossPlay? Of(Setup setup, Percent throttle, bool fix) =>
-        ArmedBench.Of(setup, throttle, fix) is { } armed ? new LossPlay(setup, throttle, fix, armed) : null;
+    public static LossPlay? Of(Setup setup, Percent throttle, bool fix)
+    {
+        fix &= setup.Board.Equipment.PositionReceiver;
+        return ArmedBench.Of(setup, throttle, fix) is { } armed ? new LossPlay(setup, throttle, fix, armed) : null;
+    }
 
     /// <summary>The timeline for a flight.</summary>
     public LossTimeline With(FlightAtLoss flight)

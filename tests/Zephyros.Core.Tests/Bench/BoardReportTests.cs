@@ -131,14 +131,15 @@ public sealed class BoardReportTests
     )
     {
         var bench = Armed(
-            Demo.Plain.WithLoss(l =>
-                l with
-                {
-                    Procedure = procedure,
-                    Recovery = recovery,
-                    LandingTime = new Milliseconds(5000),
-                }
-            )
+            Demo.Plain.Located()
+                .WithLoss(l =>
+                    l with
+                    {
+                        Procedure = procedure,
+                        Recovery = recovery,
+                        LandingTime = new Milliseconds(5000),
+                    }
+                )
         );
         bench.Move("throttle", 0);
         bench.Surround(new Surroundings(default, false, false, Fix: procedure == LossProcedure.ReturnHome));

@@ -67,7 +67,7 @@ public sealed partial class FindingRuleTests
     [Fact]
     public void The_order_mismatch_says_what_it_does_and_offers_both_fixes()
     {
-        var finding = Assert.Single(Examination.Of(Demo.Sandpiper));
+        var finding = Assert.Single(Examination.Of(Demo.Sandpiper.CalledHomeBeyond(800)));
         Assert.Equal(("channel-order", "Throttle arrives as roll"), (finding.Key, finding.Title));
         Assert.Equal("The transmitter sends T A E R, the board reads A E T R.", finding.What);
         Assert.StartsWith(
@@ -138,12 +138,14 @@ public sealed partial class FindingRuleTests
                 "alarm-without-value:empty",
                 "implausible-limit:empty:voltage",
                 "override-not-enabled:lock",
+                "return-without-fix",
                 "state-cell-forgotten:lamp:state:lamp-room",
                 "timer-never-reset:pack",
                 "trim-left-on:yaw",
             ],
             Examination.Of(Demo.Wren).Select(f => f.Key).Order(StringComparer.Ordinal)
         );
+        Assert.Equal(["channel-order", "trigger-beyond:far-out"], Examination.Of(Demo.Sandpiper).Select(f => f.Key));
         // Half-way through its adaptation: order, a direction and ends are not put right yet, the arm switch is not where the board
         // looks, there are leftovers of the copy, a landing on a loss ends in the air, and the warning of a weak signal comes with its loss.
         Assert.Equal(

@@ -11,7 +11,7 @@ internal static class LossSetups
 {
     public static Setup Next(Random random)
     {
-        var setup = random.Next(3) == 0 ? Demo.Wren : Demo.Plain;
+        var setup = (random.Next(3) == 0 ? Demo.Wren : Demo.Plain).Located();
         var presets = new Dictionary<ChannelNumber, Microseconds>();
         for (var channel = 1; channel <= 8; channel++)
             if (random.Next(3) > 0)

@@ -97,6 +97,19 @@ public sealed class LossTimelineTests
     }
 
     // What is drawn of the way keeps to what the board does: a craft whose motors stop is on the ground by the closed form.
+    // The demo's Wren is to fly home and has no position receiver: satellites overhead change nothing.
+    [Fact]
+    public void Without_a_position_receiver_there_is_never_a_fix()
+    {
+        var outdoors = LossPlay.Of(Demo.Wren, new(0), fix: true)!.With(Demo.Wren.Craft.AtLoss!);
+        Assert.False(outdoors.Fix);
+        Assert.DoesNotContain(outdoors.Course, p => p.Leg == LegKind.Returning);
+        Assert.Contains(outdoors.Course, p => p.Leg == LegKind.Landing);
+        var bench = new BenchRun(Demo.Wren);
+        bench.Surround(new Surroundings(default, false, false, Fix: true));
+        Assert.False(bench.Surroundings.Fix);
+    }
+
     [Fact]
     public void A_stop_at_sixty_kilometres_an_hour_from_forty_metres()
     {

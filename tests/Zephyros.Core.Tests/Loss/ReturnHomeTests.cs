@@ -123,6 +123,7 @@ public sealed class ReturnHomeTests
                 Demo.Plain.WithBoard(b =>
                     b with
                     {
+                        Equipment = new() { PositionReceiver = true },
                         Loss = new LossSettings
                         {
                             Procedure = LossProcedure.ReturnHome,

@@ -44,14 +44,16 @@ internal static class HarmlessVariants
                     FlownOnly = true,
                 }
             ),
-            ["return home once it has flown"] = CleanWren.WithLoss(l =>
-                l with
-                {
-                    Procedure = LossProcedure.ReturnHome,
-                    LowBefore = new(9000),
-                    FlownOnly = true,
-                }
-            ),
+            ["return home once it has flown"] = CleanWren
+                .Located()
+                .WithLoss(l =>
+                    l with
+                    {
+                        Procedure = LossProcedure.ReturnHome,
+                        LowBefore = new(9000),
+                        FlownOnly = true,
+                    }
+                ),
             ["two equal times of which one must be over first"] = Together(CleanWren, 1000, 1000, both: false),
             ["the shorter of two times, not yet over"] = Together(CleanWren, 1000, 3000, both: true),
             ["a throttle cut as it comes ready-made"] = CleanWren.ReadyMade(

@@ -15,12 +15,10 @@ internal static class PlantedParts
     public static readonly Setup Clean = Demo.Clean;
 
     // Its battery alarm has a limit that every reading is below; put right, it is beside nothing. So is the reset of its timer, which
-    // was not enabled.
+    // was not enabled; and it cannot fly home.
     public static readonly Setup CleanWren = Demo
-        .Wren.WithCondition(
-            "empty",
-            new DelayTest { Of = [Reads("voltage", Relation.Below, 14.1)], OnAfter = new(3000) }
-        )
+        .Wren.WithLoss(_ => new())
+        .WithCondition("empty", new DelayTest { Of = [Reads("voltage", Relation.Below, 14.1)], OnAfter = new(3000) })
         .InModel(m =>
             m with
             {

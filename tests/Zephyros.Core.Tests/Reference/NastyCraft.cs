@@ -177,6 +177,7 @@ internal sealed class NastyCraft(int seed)
             b with
             {
                 SignalTimeout = new(Pick(200.0, 600, 1500)),
+                Equipment = b.Equipment with { PositionReceiver = true },
                 Loss = new LossSettings
                 {
                     Grace = new Milliseconds(Pick(0.0, 600, 2000)),

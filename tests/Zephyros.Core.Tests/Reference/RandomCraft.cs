@@ -168,6 +168,8 @@ internal sealed class RandomCraft(int seed)
                 Calibration = Chance(0.3) ? new Milliseconds(900) : null,
                 DisarmsAfter = Chance(0.3) ? new Milliseconds(5000) : null,
             },
+            // Else there is never a fix, and no return to walk through.
+            Equipment = new() { PositionReceiver = true },
             Loss = new LossSettings
             {
                 Grace = new Milliseconds(Chance(0.5) ? 600 : 0),

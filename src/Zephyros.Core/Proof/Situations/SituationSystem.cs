@@ -127,7 +127,10 @@ internal sealed class SituationSystem
             foreach (var usb in Enum.GetValues<UsbState>())
                 if (usb != now.Usb)
                     yield return new(MoveKind.Cable, (int)usb);
-        if (watch.LooksAtFix || plan.Setup.Board.Loss.Procedure == LossProcedure.ReturnHome)
+        if (
+            plan.Setup.Board.Equipment.PositionReceiver
+            && (watch.LooksAtFix || plan.Setup.Board.Loss.Procedure == LossProcedure.ReturnHome)
+        )
             yield return new(MoveKind.Fix, now.Fix ? 0 : 1);
     }
 

@@ -5,11 +5,11 @@ import { useBench, useBenchState } from './BenchProvider';
 import { nextConnection, nextTilt, aroundOf } from './craftSteps';
 
 /** What happens to the craft from outside: its link, its battery, a cable for configuration, how it lies, and whether it knows where it is. */
-export function CraftToggles() {
+export function CraftToggles({ located }: { located: boolean }) {
   const { link: bench } = useBench();
   const { link, power, tilt, connected, unlocked, fix } = useBenchState(aroundOf);
   const lies = tilt === 0 ? 'level' : tilt >= 180 ? 'on back' : `tilted ${tilt}°`;
-  const toggles: ToggleProps[] = [
+  const toggles: (ToggleProps | false)[] = [
     {
       name: 'Link',
       icon: Radio,
@@ -42,7 +42,7 @@ export function CraftToggles() {
       word: lies,
       onClick: () => bench.surround({ tilt: nextTilt(bench.around().tilt) }),
     },
-    {
+    located && {
       name: 'Position fix',
       icon: MapPin,
       hotkey: 'P',
@@ -54,9 +54,7 @@ export function CraftToggles() {
   ];
   return (
     <div className="grid gap-1 max-xl:grid-cols-2">
-      {toggles.map((toggle) => (
-        <Toggle key={toggle.name} {...toggle} />
-      ))}
+      {toggles.map((toggle) => toggle && <Toggle key={toggle.name} {...toggle} />)}
     </div>
   );
 }

@@ -28,11 +28,13 @@ interface Props {
   controls: readonly ControlView[];
   /** What every control does in every position. */
   uses: readonly ControlUse[];
+  /** True with a position receiver: without one there is never a fix. */
+  located: boolean;
   onStandBack: () => void;
 }
 
 /** The bench at the foot of every page: the transmitter's controls, link and battery, and what the board says. */
-export function Dock({ transmitter, controls, uses, onStandBack }: Props) {
+export function Dock({ transmitter, controls, uses, located, onStandBack }: Props) {
   const { link, move } = useBench();
   const connection = useBenchState((s) => s.connection);
   // Little height leaves it a strip, until somebody unfolds it.
@@ -84,7 +86,7 @@ export function Dock({ transmitter, controls, uses, onStandBack }: Props) {
       case 'tilt':
         return link.surround({ tilt: nextTilt(link.around().tilt) });
       case 'fix':
-        return link.surround({ fix: !link.around().fix });
+        return located ? link.surround({ fix: !link.around().fix }) : undefined;
       case 'rest':
         return controls.filter((c) => c.kind === 'stick').forEach((c) => move(c.id, c.start));
       case 'stand-back':
@@ -125,6 +127,7 @@ export function Dock({ transmitter, controls, uses, onStandBack }: Props) {
         <OpenDock
           controls={controls}
           uses={uses}
+          located={located}
           live={live}
           connected={connection === 'live'}
           voice={voice}
@@ -203,7 +206,15 @@ const SWITCHES_IN_A_ROW = 10;
 
 const TRAVELLING: ControlView['kind'][] = ['dial', 'slider', 'input'];
 
-function OpenDock({ controls, uses, live, connected, voice, onSpeak }: BenchParts & VoiceProps) {
+function OpenDock({
+  controls,
+  uses,
+  located,
+  live,
+  connected,
+  voice,
+  onSpeak,
+}: BenchParts & VoiceProps & Pick<Props, 'located'>) {
   const axis = (right: boolean, vertical: boolean) =>
     controls.find((c) => c.place?.rightHand === right && c.place.vertical === vertical);
   const sticks = (['left', 'right'] as const).map((hand) => ({
@@ -256,7 +267,7 @@ function OpenDock({ controls, uses, live, connected, voice, onSpeak }: BenchPart
         </div>
       </DockPart>
       <DockPart title="Around the craft">
-        <CraftToggles />
+        <CraftToggles located={located} />
       </DockPart>
       <DockPart title="The board says" end={HAS_VOICE && <VoiceToggle voice={voice} onSpeak={onSpeak} />}>
         <BoardSays />

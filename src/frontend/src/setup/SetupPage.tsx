@@ -259,6 +259,7 @@ function Workbench({ document, view, findings, page }: Props) {
             transmitter={document.setup.transmitter.name}
             controls={view.controls}
             uses={view.uses}
+            located={document.setup.board.equipment?.positionReceiver ?? false}
             onStandBack={() => setOverlay('stand-back')}
           />
         </Boundary>

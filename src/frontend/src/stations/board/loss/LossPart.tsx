@@ -32,7 +32,8 @@ export function LossPart({ id, setup, changes }: Props) {
   // What a slider shows while it is dragged; what is written down otherwise.
   const [dragged, drag] = useState<FlightAtLoss | null>(null);
   const [throttle, setThrottle] = useState(0);
-  const [fix, setFix] = useState(setup.board.equipment?.positionReceiver ?? false);
+  const located = setup.board.equipment?.positionReceiver ?? false;
+  const [fix, setFix] = useState(located);
   const { data, error } = useLoss(id, setup, dragged ?? setup.craft.atLoss ?? null, throttle, fix);
   if (error) return <Notice title={error.message} />;
   if (!data) return <p className="text-soft">The loss is being played.</p>;
@@ -95,15 +96,17 @@ export function LossPart({ id, setup, changes }: Props) {
               ]}
               onChange={(v) => setThrottle(Number(v))}
             />
-            <SelectField
-              label="Position fix"
-              value={fix ? 'fix' : 'none'}
-              options={[
-                { value: 'none', label: 'none' },
-                { value: 'fix', label: 'there is one' },
-              ]}
-              onChange={(v) => setFix(v === 'fix')}
-            />
+            {located && (
+              <SelectField
+                label="Position fix"
+                value={fix ? 'fix' : 'none'}
+                options={[
+                  { value: 'none', label: 'none' },
+                  { value: 'fix', label: 'there is one' },
+                ]}
+                onChange={(v) => setFix(v === 'fix')}
+              />
+            )}
             <NumberField
               label="Lands at"
               unit="m/s"
@@ -119,7 +122,8 @@ export function LossPart({ id, setup, changes }: Props) {
           </div>
         </LookAtDrafts>
         <p className="text-sm text-soft">
-          0: not known. Without the terminal velocity of its fall the air is left out, and the craft comes furthest.
+          {!located && 'The board has no position receiver, so it never has a fix. '}0: not known. Without the terminal
+          velocity of its fall the air is left out, and the craft comes furthest.
         </p>
         {data.timeline && (
           <PlanView
