@@ -1,13 +1,27 @@
+import type { Page } from '@playwright/test';
 import { readFile } from 'node:fs/promises';
 import { expect, test } from './fixtures';
 import { plugIn, put, teach } from './sticks';
 
 const row = (text: RegExp) => ({ hasText: text });
 
+/** Sets what the board does on a loss, and looks at the loss again. */
+async function doesOnLoss(page: Page, what: string): Promise<void> {
+  await page.getByRole('tab', { name: 'Settings' }).press('Enter');
+  await page.getByRole('button', { name: 'Change: Lost signal' }).press('Enter');
+  await page.getByRole('combobox', { name: 'then', exact: true }).selectOption({ label: what });
+  await page.getByRole('tab', { name: 'Loss' }).press('Enter');
+}
+
 test('a loss at 60 km/h is read second by second, and a landing is made long enough, with the keyboard', async ({
   craft,
 }) => {
   const page = await craft('wren', 'board?part=loss');
+  // Somebody meant her to fly home; she never knows where that is, and lands where she is.
+  const aimless = page.getByRole('article').filter({ hasText: 'no position receiver' });
+  await expect(aimless).toBeVisible();
+  await doesOnLoss(page, 'stops the motors');
+  await expect(aimless).toHaveCount(0);
   const speed = page.getByRole('slider', { name: 'Speed' });
   await speed.focus();
   await page.keyboard.press('Home');
@@ -17,7 +31,7 @@ test('a loss at 60 km/h is read second by second, and a landing is made long eno
   await page.keyboard.press('Home');
   for (let i = 0; i < 40; i++) await page.keyboard.press('ArrowRight');
   await page.keyboard.press('Tab');
-  await expect(page.getByRole('button', { name: 'Saved, revision 3' })).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Saved, revision 4' })).toBeVisible();
   await expect(page.getByRole('heading', { name: /^At 60 km\/h, 40 m up/ })).toBeVisible();
   // The board knows first, the pilot much later, and the craft is on its way down by then.
   const marks = page.getByRole('row');
@@ -35,11 +49,13 @@ test('a loss at 60 km/h is read second by second, and a landing is made long eno
   );
 
   await page.getByRole('tab', { name: 'Settings' }).press('Enter');
-  await page.getByRole('button', { name: 'Change: Lost signal' }).press('Enter');
   await page.getByRole('combobox', { name: 'then', exact: true }).selectOption({ label: 'lands' });
-  const finding = page.getByRole('article').filter({ hasText: 'The landing ends 30 m above the ground' });
-  await expect(finding).toBeVisible();
+  await page
+    .getByRole('combobox', { name: 'The pilot has it back', exact: true })
+    .selectOption({ label: 'with the first frame' });
   await page.getByRole('tab', { name: 'Loss' }).press('Enter');
+  const finding = page.getByRole('article').filter({ hasText: 'The landing ends' });
+  await expect(finding).toBeVisible();
   await expect(marks.filter(row(/It comes down by itself/))).toContainText('40 m');
   await expect(page.getByText(/Dangerous\./)).toBeVisible();
   await finding.getByRole('button', { name: 'Lands for 40 s' }).press('Enter');
@@ -49,6 +65,7 @@ test('a loss at 60 km/h is read second by second, and a landing is made long eno
 
 test('the same loss is played on the bench', async ({ craft }) => {
   const page = await craft('wren', 'board?part=loss');
+  await doesOnLoss(page, 'stops the motors');
   await page.getByRole('button', { name: 'Play it on the bench' }).press('Enter');
   const log = page.getByRole('log');
   await expect(log).toContainText('Armed', { timeout: 15_000 });

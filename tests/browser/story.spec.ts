@@ -33,7 +33,7 @@ test('a throttle that arrives as roll is followed, put right, undone, and the cr
   await expect(page.getByTestId('at-board')).toHaveText('throttle');
   // Not before the proof has ended.
   const verdict = page.locator('[data-verdict]');
-  await expect(verdict).toHaveText('Nothing wrong so far, the proof goes on');
+  await expect(verdict).toHaveText('1 to check');
   await page.getByRole('button', { name: /^Undo: Send A E T R/ }).click();
   await expect(page.getByTestId('at-board')).toHaveText('roll');
   await page.keyboard.press('Control+Shift+Z');
@@ -57,6 +57,13 @@ test('a throttle that arrives as roll is followed, put right, undone, and the cr
   await safe.click();
   await expect(page.getByTestId('board-title')).toHaveText('Will not arm');
   await expect(page.getByText('“Disarmed”')).toBeVisible();
+
+  // She would still be called home too late: the one thing that is left.
+  await page
+    .getByRole('article')
+    .filter({ hasText: 'calls the craft home too late' })
+    .getByRole('button', { name: '“Far out” above 800 m' })
+    .click();
 
   // Closing and opening shows everything saved; the setup can be taken away and brought back.
   const again = await craft('sandpiper');
