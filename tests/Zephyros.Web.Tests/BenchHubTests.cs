@@ -169,7 +169,8 @@ public sealed class BenchHubTests : IAsyncLifetime
         {
             await hub.InvokeAsync("Surround", new SurroundCall("wren", tilt, false, true, true), cancel);
             Assert.Equal(
-                new Core.Board.Surroundings(new(tilt), false, true, true),
+                // Wren has no position receiver: no fix, whatever is asked for.
+                new Core.Board.Surroundings(new(tilt), false, true, false),
                 (await WaitAsync("wren", _ => true)).Snapshot.Surroundings
             );
         }

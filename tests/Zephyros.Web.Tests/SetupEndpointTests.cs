@@ -27,7 +27,7 @@ public sealed class SetupEndpointTests : IDisposable
         Assert.Equal(["gannet", "sandpiper", "wren"], list.AsArray().Select(s => (string)s!["id"]!));
         Assert.Equal("Throttle arrives as roll", (string)list[1]!["lines"]![0]!["title"]!);
         // Wren's seven planted faults; what its proof says besides comes later.
-        string[] stations = ["board", "model", "model", "model", "model", "return", "return"];
+        string[] stations = ["model", "model", "model", "board", "model", "return", "return"];
         Assert.Equal(
             stations,
             list[2]!["lines"]!.AsArray().Where(l => l!["station"] is not null).Select(l => (string)l!["station"]!)

@@ -45,7 +45,7 @@ public sealed class StandingTests : IAsyncDisposable
         // Its edit and that of the one caution leave nothing wrong, and nothing is said of the revision before.
         var fix = broken[0]!["fixes"]![0]!["edit"]!;
         await SendAsync(client, HttpMethod.Post, $"{Sandpiper}/edits", fix.ToJsonString(), "\"1\"");
-        var late = (await SettledAsync(Sandpiper))["verdict"]!["entries"]!.AsArray();
+        var late = (await GetAsync($"{Sandpiper}/findings")).AsArray();
         fix = Assert.Single(late)!["fixes"]![0]!["edit"]!;
         await SendAsync(client, HttpMethod.Post, $"{Sandpiper}/edits", fix.ToJsonString(), "\"2\"");
         var mended = await SettledAsync(Sandpiper);

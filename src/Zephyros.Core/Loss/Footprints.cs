@@ -17,6 +17,8 @@ internal static class Footprints
         var reach = new Metres(courses.Max(c => c.Legs[^1].Reach.Value));
         if (home is not null)
             reach += LossCourse.WithoutFix(CourseTerms.Of(setup, flight));
+        // Whole metres are told and drawn, and they must never tell somebody outside who is just inside.
+        reach = new Metres(Math.Ceiling(reach.Value));
         var last = courses.MaxBy(c => c.Legs[^1].Far.Value)!.Legs;
         var speed = last.Count > 1 ? last[^2].Impact : default;
         Joules? energy = flight.Mass is { } mass ? new Joules(mass.Value / 1000 * speed.Value * speed.Value / 2) : null;
@@ -30,7 +32,7 @@ internal static class Footprints
                 .. home is null ? Stand("The pilot", "is", flight.Pilot, reach) : AtHome(home, reach),
                 .. Stand("People or road", "are", flight.Line, reach),
             ],
-            (home is null ? flight.Pilot <= reach : home.Share?.Value > 100) || flight.Line <= reach
+            (home is null ? Within(flight.Pilot, reach) : home.Share?.Value > 100) || Within(flight.Line, reach)
         );
     }
 
@@ -79,9 +81,14 @@ internal static class Footprints
     {
         if (where is not { } far)
             yield break;
-        var (circle, distance) = ($"{Figures.Plain(reach.Value, 0)} m", $"{Figures.Plain(far.Value, 0)} m");
-        yield return far <= reach
+        var (circle, distance) = ($"{Figures.Plain(reach.Value, 0)} m", $"{Figures.Plain(Told(far), 0)} m");
+        yield return Within(far, reach)
             ? $"{who}, {distance} away, {verb} inside the circle of {circle}: not there."
             : $"{who}, {distance} away, {verb} outside the circle of {circle}.";
     }
+
+    private static bool Within(Metres? where, Metres reach) => where is { } far && Told(far) <= reach.Value;
+
+    /// <summary>How far away somebody is told to stand, in whole metres: rounded towards the craft.</summary>
+    private static double Told(Metres far) => Math.Floor(far.Value);
 }

@@ -1,3 +1,5 @@
+using System.Globalization;
+using System.Text.RegularExpressions;
 using Zephyros.Core.Bench;
 using Zephyros.Core.Board;
 using Zephyros.Core.Craft;
@@ -96,7 +98,6 @@ public sealed class LossTimelineTests
         );
     }
 
-    // What is drawn of the way keeps to what the board does: a craft whose motors stop is on the ground by the closed form.
     // The demo's Wren is to fly home and has no position receiver: satellites overhead change nothing.
     [Fact]
     public void Without_a_position_receiver_there_is_never_a_fix()
@@ -110,6 +111,7 @@ public sealed class LossTimelineTests
         Assert.False(bench.Surroundings.Fix);
     }
 
+    // What is drawn of the way keeps to what the board does: a craft whose motors stop is on the ground by the closed form.
     [Fact]
     public void A_stop_at_sixty_kilometres_an_hour_from_forty_metres()
     {
@@ -120,8 +122,32 @@ public sealed class LossTimelineTests
         // By hand: the receiver's time and the board's, then sqrt(2 × 40 / 9.80665) s, all at 16.67 m/s.
         Assert.Equal(300 + Demo.Plain.Board.SignalTimeout.Value, stop.Latest.Value, 3);
         Assert.Equal(stop.Latest.Value + 2856.2, ground.Latest.Value, 0);
-        Assert.Equal(ground.Latest.Value / 1000 * 60 / 3.6, timeline.Footprint.Reach!.Value.Value, 2);
-        Assert.Equal(ground.Far.Value, timeline.Footprint.Reach!.Value.Value, 2);
+        var far = ground.Latest.Value / 1000 * 60 / 3.6;
+        Assert.Equal(far, ground.Far.Value, 2);
+        Assert.Equal(Math.Ceiling(far), timeline.Footprint.Reach!.Value.Value);
+    }
+
+    // Who stands a hair outside reads the same whole metres as who stands inside, and must not read that it is safe.
+    [Fact]
+    public void Whole_metres_never_tell_somebody_outside_who_is_not()
+    {
+        var plain = LossPlay.Of(Demo.Plain, new Percent(0), fix: false)!;
+        foreach (var speed in Enumerable.Range(0, 60))
+        {
+            var flight = new FlightAtLoss { Speed = new(speed / 1.7), Height = new(20) };
+            var ground = plain.With(flight).Marks.Single(m => m.Kind == LossMarkKind.Touchdown).Far.Value;
+            foreach (var hair in (double[])[-0.4, 0.001, 0.4, 0.9, 1.1, 2])
+            {
+                var stands = Math.Max(ground + hair, 0.1);
+                var footprint = plain.With(flight with { Pilot = new(stands) }).Footprint;
+                var words = Assert.Single(footprint.Words);
+                Assert.Equal(footprint.Struck, words.EndsWith(": not there.", StringComparison.Ordinal));
+                var told = Regex.Matches(words, @"\d+").Select(m => int.Parse(m.Value, CultureInfo.InvariantCulture)).ToArray();
+                Assert.Equal(footprint.Struck, told[0] <= told[1]);
+                Assert.True(footprint.Struck || stands > ground, words);
+                Assert.True(!footprint.Struck || stands < ground + 2, words);
+            }
+        }
     }
 
     // A random flight in a random wind, its landing and its fall in plain small steps, never comes down outside the circle.
