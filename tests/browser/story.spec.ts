@@ -165,9 +165,11 @@ test('a craft with which no rule finds a fault is not called right before the pr
   page,
   app,
 }) => {
-  // Its order of channels put right, and a limit that its board does not keep.
+  // Its order of channels put right, called home in time, and a limit that its board does not keep.
+  const near = { kind: 'sensor', sensor: 'distance', relation: 'above', limit: 800 };
   const operations = [
     { op: 'replace', path: '/board/map', value: 'TAER' },
+    { op: 'replace', path: '/model/conditions/far-out/test/of', value: [near] },
     { op: 'replace', path: '/limits/lossNoticedWithin', value: 100 },
   ];
   const saved = await fetch(`${app.address}/api/setups/sandpiper/edits`, {

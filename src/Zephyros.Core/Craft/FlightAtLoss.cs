@@ -57,4 +57,9 @@ public sealed record FlightAtLoss
     [Description("How far the nearest people, road or house are from the craft when the last packet comes, in metres.")]
     [Range(0, 100000)]
     public Metres? Line { get; init; }
+
+    /// <summary>How far away the pilot, or who watches for the pilot, still sees how the craft lies; null when that is not looked at.</summary>
+    [Description("How far away the pilot, or who watches for the pilot, still sees how the craft lies, in metres.")]
+    [Range(10, 10000)]
+    public Metres? Sight { get; init; }
 }

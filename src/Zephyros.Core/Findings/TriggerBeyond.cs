@@ -1,19 +1,16 @@
-using Zephyros.Core.Air;
 using Zephyros.Core.Board;
 using Zephyros.Core.Model;
 using Zephyros.Core.Path;
+using Zephyros.Core.Return;
 using Zephyros.Core.Setups;
 using Zephyros.Core.Units;
 
 namespace Zephyros.Core.Findings;
 
-/// <summary>The craft is called home by its distance only where the signal has warned already, or farther than the battery brings it home
-/// from: a typing slip of four times passes the sensor's own range.</summary>
+/// <summary>The craft is called home by its distance only where the signal has warned already, farther than the battery brings it home
+/// from, or out of sight: a typing slip of four times passes the sensor's own range.</summary>
 public sealed class TriggerBeyond : IFindingRule
 {
-    // A fix is set to whole tens of metres.
-    private const double Step = 10;
-
     /// <inheritdoc />
     public IEnumerable<Finding> Examine(SignalPlan plan)
     {
@@ -25,7 +22,7 @@ public sealed class TriggerBeyond : IFindingRule
                 continue;
             var (sensor, limit) = (far.Sensor, far.Test.Limit);
             var trigger = new Metres(limit.Value / SensorSubject.Distance.UnitsPer(sensor.Unit));
-            var (bound, words) = Bounds(setup).MinBy(b => b.At.Value);
+            var (bound, words) = CallHome.Bound(setup);
             if (trigger <= bound)
                 continue;
             yield return new Finding
@@ -37,9 +34,9 @@ public sealed class TriggerBeyond : IFindingRule
                 Title = $"“{far.Condition.Label}” calls the craft home too late",
                 What = $"It does so beyond {sensor.LimitWords(limit)}; {words}.",
                 Why =
-                    "Where the signal is lost, or the battery alarm comes, the craft has not been called home yet. The distance counts from where home was set.",
+                    "Where the signal is lost, the battery alarm comes, or nobody sees it any more, the craft has not been called home yet. The distance counts from where home was set.",
                 Provenance = Provenance.Practice(
-                    "a distance trigger lies below the warning distance of the signal and inside the battery\u2019s radius"
+                    "a distance trigger lies below the warning distance of the signal, inside sight and inside the battery\u2019s radius"
                 ),
                 MayBeJustified = true,
                 Fixes = [.. Fixes(setup, far, bound)],
@@ -58,17 +55,9 @@ public sealed class TriggerBeyond : IFindingRule
             select node,
         ];
 
-    private static IEnumerable<(Metres At, string Words)> Bounds(Setup setup)
-    {
-        var warns = LinkBudget.PracticalReach(setup.Air, LinkBudget.MarginAt(setup.Air.WarnBelow)).Value * 1000;
-        yield return (new(warns), $"the link warns at some {Figures.Plain(Math.Round(warns / Step) * Step)} m");
-        if (setup.Craft.WayHome is { } way)
-            yield return (way.Distance, $"the battery\u2019s alarm leaves time for a way home of {way.Distance}");
-    }
-
     private static IEnumerable<Fix> Fixes(Setup setup, LevelTest far, Metres bound)
     {
-        var metres = Math.Floor(bound.Value / Step) * Step;
+        var metres = CallHome.Within(bound).Value;
         var limit = new Reading(
             far.Sensor.Kept(new Reading(metres * SensorSubject.Distance.UnitsPer(far.Sensor.Unit))).Value
         );

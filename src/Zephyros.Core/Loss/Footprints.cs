@@ -31,6 +31,9 @@ internal static class Footprints
             [
                 .. home is null ? Stand("The pilot", "is", flight.Pilot, reach) : AtHome(home, reach),
                 .. Stand("People or road", "are", flight.Line, reach),
+                .. energy is { } joules
+                    ? (string[])[$"The impact has {Figures.Plain(joules.Value, joules.Value < 10 ? 1 : 0)} J."]
+                    : [],
             ],
             (home is null ? Within(flight.Pilot, reach) : home.Share?.Value > 100) || Within(flight.Line, reach)
         );

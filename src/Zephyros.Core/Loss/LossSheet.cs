@@ -40,7 +40,7 @@ public static class LossSheet
         }
 
         Line($"**{Text(LossWords.Headline(flight, timeline))}.**");
-        Line(Text(string.Join(" ", Outcome(timeline.Footprint))));
+        Line(Text(string.Join(" ", timeline.Footprint.Words)));
         Line("## Second by second");
         Table(
             ["After the last packet", "What happens", "Because", "Far", "High"],
@@ -87,11 +87,6 @@ public static class LossSheet
             : ", without a position fix";
         return $"Reckoned with {flight.Wind} of wind from anywhere, the throttle stick at {Figures.Plain((throttle.Value + 100) / 2, 0)} % of its way up, {air}{home}{whose}.";
     }
-
-    private static IEnumerable<string> Outcome(Footprint footprint) =>
-        footprint.Energy is { } energy
-            ? footprint.Words.Append($"The impact has {Figures.Plain(energy.Value, 0)} J.")
-            : footprint.Words;
 
     // Names are the pilot's: whatever stands in them is text, on one line.
     private static string Text(string said)

@@ -15,6 +15,7 @@ public static class ReadyMadeChains
         new ExpoCurve(),
         new BatteryAlarm(),
         new SignalAlarm(),
+        new ReturnByDistance(),
         new SpokenOnSwitch(),
         new TimerChain(),
     ];

@@ -118,7 +118,11 @@ internal sealed class Workshop(Setup setup)
     }
 
     /// <summary>A new sensor, in the unit of what it measures.</summary>
-    public string Sensor(string label, SensorSubject subject, double highest)
+    /// <param name="label">What it is called.</param>
+    /// <param name="subject">What it measures.</param>
+    /// <param name="highest">The highest that it can read.</param>
+    /// <param name="rests">What the bench reads while nothing is measured; the highest when it is not given.</param>
+    public string Sensor(string label, SensorSubject subject, double highest, double? rests = null)
     {
         var id = FreeId.Of(Slug(label), Setup.Model.Sensors.ContainsKey);
         var sensor = new Sensor
@@ -128,7 +132,7 @@ internal sealed class Workshop(Setup setup)
             Unit = subject.Unit(),
             Lowest = new Reading(0),
             Highest = new Reading(highest),
-            Bench = new Reading(highest),
+            Bench = new Reading(rests ?? highest),
         };
         Change(m => m with { Sensors = m.Sensors.Add(id, sensor) });
         return id;

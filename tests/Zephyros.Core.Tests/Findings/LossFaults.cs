@@ -58,8 +58,15 @@ internal static class LossFaults
                 }
             ),
             ["a craft that is called home in time"] = Demo.Clean.CalledHomeBeyond(800),
+            ["a craft that is called home as far as it is seen"] = Seen(800).CalledHomeBeyond(800),
             ["a return from the smallest distance"] = Home(f => f with { Pilot = new(20) }),
             ["a return against a wind that is slower"] = Home(f => f with { Wind = new(7), Pilot = new(20) }),
+        };
+
+    private static Setup Seen(double metres) =>
+        Demo.Clean with
+        {
+            Craft = Demo.Clean.Craft with { AtLoss = FlightAtLoss.Usual with { Sight = new(metres) } },
         };
 
     // Forty metres: 20 s at 2 m/s, and 2.86 s in a fall.

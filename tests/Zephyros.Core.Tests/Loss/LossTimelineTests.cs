@@ -142,7 +142,10 @@ public sealed class LossTimelineTests
                 var footprint = plain.With(flight with { Pilot = new(stands) }).Footprint;
                 var words = Assert.Single(footprint.Words);
                 Assert.Equal(footprint.Struck, words.EndsWith(": not there.", StringComparison.Ordinal));
-                var told = Regex.Matches(words, @"\d+").Select(m => int.Parse(m.Value, CultureInfo.InvariantCulture)).ToArray();
+                var told = Regex
+                    .Matches(words, @"\d+")
+                    .Select(m => int.Parse(m.Value, CultureInfo.InvariantCulture))
+                    .ToArray();
                 Assert.Equal(footprint.Struck, told[0] <= told[1]);
                 Assert.True(footprint.Struck || stands > ground, words);
                 Assert.True(!footprint.Struck || stands < ground + 2, words);

@@ -4,7 +4,7 @@ import { RANGES } from '../../../api/generated/ranges';
 import type { FlightAtLoss, LossView, Setup } from '../../../api/types';
 import { LookAtDrafts } from '../../../edits/LookAtDrafts';
 import type { Changes } from '../../../edits/useChanges';
-import { figure, together } from '../../../ui/figures';
+import { together } from '../../../ui/figures';
 import { Notice } from '../../../ui/Notice';
 import { NumberField } from '../../../ui/NumberField';
 import { SelectField } from '../../../ui/SelectField';
@@ -119,6 +119,7 @@ export function LossPart({ id, setup, changes }: Props) {
             <Known flight={flight} member="mass" label="Weighs" unit="g" put={put} />
             <Known flight={flight} member="pilot" label="The pilot is away" unit="m" put={put} />
             <Known flight={flight} member="line" label="People or road are away" unit="m" put={put} />
+            <Known flight={flight} member="sight" label="Seen no farther than" unit="m" put={put} />
           </div>
         </LookAtDrafts>
         <p className="text-sm text-soft">
@@ -145,10 +146,7 @@ function Outcome({ view: { timeline, headline } }: { view: LossView }) {
       <h2 id="outcome" className="text-xl leading-snug font-bold">
         {together(headline)}
       </h2>
-      <p className={footprint.struck ? 'text-rust' : 'text-soft'}>
-        {footprint.words.map(together).join(' ')}
-        {footprint.energy !== null && <> The impact has {figure(footprint.energy, 0)} J.</>}
-      </p>
+      <p className={footprint.struck ? 'text-rust' : 'text-soft'}>{footprint.words.map(together).join(' ')}</p>
       <p className="text-sm text-soft">
         A simulated loss is not a bench test, and the law where you fly decides on distances.
       </p>
@@ -156,7 +154,7 @@ function Outcome({ view: { timeline, headline } }: { view: LossView }) {
   );
 }
 
-type Optional = 'fallsAt' | 'mass' | 'pilot' | 'line';
+type Optional = 'fallsAt' | 'mass' | 'pilot' | 'line' | 'sight';
 
 function Known({
   flight,

@@ -10,6 +10,12 @@ interface Props {
   changes: Changes;
 }
 
+const READY_MADE = [
+  ['battery-alarm', 'Battery alarm'],
+  ['signal-alarm', 'Signal alarm'],
+  ['return-by-distance', 'Return by distance'],
+] as const;
+
 /** The alarms of a model, each to be heard: on the bench, and at the pilot's own transmitter. */
 export function AlarmsPart({ id, setup, view, changes }: Props) {
   return (
@@ -26,11 +32,19 @@ export function AlarmsPart({ id, setup, view, changes }: Props) {
       {view.alarms.length === 0 && (
         <p className="py-2">This model has no alarm on voltage, signal quality or signal strength.</p>
       )}
-      <p className="mt-3">
-        <Link className="font-semibold underline" to="../model?part=ready-made&chain=battery-alarm" relative="path">
-          Battery alarm, ready made
-        </Link>
-      </p>
+      <ul aria-label="Ready made" className="mt-3 flex flex-wrap gap-x-6">
+        {READY_MADE.map(([chain, title]) => (
+          <li key={chain}>
+            <Link
+              className="target inline-flex items-center font-semibold underline"
+              to={`../model?part=ready-made&chain=${chain}`}
+              relative="path"
+            >
+              {title}, ready made
+            </Link>
+          </li>
+        ))}
+      </ul>
     </>
   );
 }
