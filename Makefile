@@ -70,6 +70,7 @@ RECORD = cd tests/$(1)/bin/Release/net10.0 && ZEPHYROS_RECORD=$(CURDIR)/tests/$(
 record: compile
 	$(call RECORD,Zephyros.Core.Tests) -class '*RecordedTests'
 	$(call RECORD,Zephyros.Core.Tests) -method '*.What_is_said_of_each_planted_fault_is_what_was_said'
+	$(call RECORD,Zephyros.Core.Tests) -method '*.Steps_say_what_they_said'
 	$(call RECORD,Zephyros.Web.Tests) -class '*RecordedTests'
 
 bench: app

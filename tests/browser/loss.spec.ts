@@ -107,6 +107,12 @@ test('a recording of a receiver that holds is dropped and read, and the setup ta
   await expect(loss).toContainText('The setup says that it falls silent.');
   await loss.getByRole('button', { name: 'Take it over' }).press('Enter');
   await expect(loss).toContainText('The setup says the same.');
+  // It is a part of the real test.
+  await loss.getByRole('button', { name: /^It was the real receiver/ }).press('Enter');
+  await expect(loss).toContainText('Ticked in the real test');
+  await loss.getByRole('link', { name: 'the real test' }).press('Enter');
+  const seen = page.getByRole('listitem').filter({ hasText: 'If you can: Keep a stick going round' }).last();
+  await expect(seen).toContainText('on a recording of the wire');
 });
 
 test('a loss is tried with both hands on a joystick, and what it is good for is said', async ({ craft }) => {

@@ -12,4 +12,7 @@ public sealed record Deed(string Id, string Do, string Expected, IReadOnlyList<B
 {
     /// <summary>When it must come at the latest, after what was done; null where no time counts.</summary>
     public Milliseconds? Within { get; init; }
+
+    /// <summary>True for what takes more than every pilot has: the step is done without it.</summary>
+    public bool Optional { get; init; }
 }

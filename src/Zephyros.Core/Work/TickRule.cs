@@ -40,7 +40,10 @@ public abstract class TickRule : WorkRule
     {
         var newest = facts.Ticks.FirstOrDefault(t => t.Record.Step == Id && t.Record.Item == deed.Id);
         if (newest is null)
-            return new WorkItem(deed.Id, deed.Do, deed.Expected, WorkState.ToDo, [], "", null, deed.Within);
+            return new WorkItem(deed.Id, deed.Do, deed.Expected, WorkState.ToDo, [], "", null, deed.Within)
+            {
+                Optional = deed.Optional,
+            };
         var changed = EvidenceBasis.Differ(newest.Basis, BasisOf(deed));
         var state =
             changed.Count > 0 ? WorkState.Stale
@@ -55,7 +58,8 @@ public abstract class TickRule : WorkRule
             newest.Record.Seen,
             newest.TakenAt,
             deed.Within,
-            newest.Record.After
+            newest.Record.After,
+            deed.Optional
         );
     }
 
@@ -64,6 +68,8 @@ public abstract class TickRule : WorkRule
     {
         if (items.Count == 0)
             return (WorkState.NotNeeded, NotNeeded);
+        // What is over and above is told by its own line, and holds up nothing, unless it came out wrong.
+        items = [.. items.Where(i => !i.Optional || i.State is WorkState.Done or WorkState.Failed)];
         WorkItem[] In(WorkState state) => [.. items.Where(i => i.State == state)];
         var done = In(WorkState.Done).Length;
         if (In(WorkState.Failed) is { Length: > 0 } failed)

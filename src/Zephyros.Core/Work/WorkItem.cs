@@ -12,6 +12,7 @@ namespace Zephyros.Core.Work;
 /// <param name="TakenAt">When it was ticked last; null when it never was.</param>
 /// <param name="Within">When it must come at the latest, after what was done; null where no time counts.</param>
 /// <param name="After">When it was seen, after what was done; null where nobody took the time.</param>
+/// <param name="Optional">True for what takes more than every pilot has: the step is done without it.</param>
 public sealed record WorkItem(
     string Id,
     string Do,
@@ -21,5 +22,6 @@ public sealed record WorkItem(
     string Seen,
     DateTimeOffset? TakenAt,
     Milliseconds? Within = null,
-    Milliseconds? After = null
+    Milliseconds? After = null,
+    bool Optional = false
 );

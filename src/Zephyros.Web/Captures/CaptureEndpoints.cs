@@ -5,7 +5,6 @@ using Zephyros.Core.Bench;
 using Zephyros.Core.Captures;
 using Zephyros.Core.Measure.Routines;
 using Zephyros.Core.Path;
-using Zephyros.Core.Setups;
 using Zephyros.Core.Setups.Validation;
 using Zephyros.Core.Wire;
 using Zephyros.Storage;
@@ -46,7 +45,7 @@ internal static class CaptureEndpoints
                         capture,
                         store,
                         shelf,
-                        (setup, line) => RecordedMeasurement.Of(SignalPlan.Compile(setup), line.Verdict),
+                        (stored, line) => RecordedMeasurement.Of(SignalPlan.Compile(stored.Setup), line.Verdict),
                         cancel
                     )
             )
@@ -116,14 +115,14 @@ internal static class CaptureEndpoints
         string capture,
         SetupStore store,
         CaptureShelf shelf,
-        Func<Setup, CapturedLine, T> look,
+        Func<StoredSetup, CapturedLine, T> look,
         CancellationToken cancel
     )
     {
-        if (store.Find(id) is not { Setup: var setup })
+        if (store.Find(id) is not { } stored)
             return Saving.NoSetup(id);
         return shelf.Find(capture) is { } line
-            ? TypedResults.Ok(await Task.Run(() => look(setup, line), cancel))
+            ? TypedResults.Ok(await Task.Run(() => look(stored, line), cancel))
             : PutAway();
     }
 

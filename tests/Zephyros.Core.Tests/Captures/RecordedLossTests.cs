@@ -7,6 +7,7 @@ using Zephyros.Core.Measure.Routines;
 using Zephyros.Core.Setups;
 using Zephyros.Core.Units;
 using Zephyros.Core.Wire;
+using Zephyros.Core.Work;
 
 namespace Zephyros.Core.Tests.Captures;
 
@@ -55,17 +56,48 @@ public sealed class RecordedLossTests
                 Assert.Equal(behaviour, after.Air.OnLoss);
                 Assert.True(new LossBesidePlan(after, format, loss).Fits, told);
                 // Of separate pulses one wire is recorded, and nobody knows whose.
-                if (behaviour == ReceiverLoss.Preset && format != WireFormat.SeparatePulses)
+                var known = behaviour != ReceiverLoss.Preset || format != WireFormat.SeparatePulses;
+                Assert.Equal(known ? true : null, RecordedTry.Of(plan, loss)?.AsExpected);
+                // Nor where nothing moved before: how long after the last packet it came is not told then.
+                var still = loss with
+                {
+                    LastFresh = null,
+                };
+                if (behaviour != ReceiverLoss.Hold)
+                    Assert.Null(RecordedTry.Of(new(setup, format, still), still));
+                if (behaviour == ReceiverLoss.Preset && known)
+                {
                     foreach (var (channel, value) in loss.Presets)
                         Assert.InRange(
                             after.Air.Presets[channel].ApartFrom(setup.Air.Presets[channel]).Value,
                             0,
                             format.Describe().Step.Value
                         );
+                    Contradicts(setup, format, loss);
+                }
+
                 seen.Add((format, behaviour));
             }
 
         Assert.Equal(WireFormats.All.Count * 3, seen.Count);
+    }
+
+    // A channel that stays where it was, while the setup has it go to a preset elsewhere, does not fit.
+    private static void Contradicts(Setup setup, WireFormat format, RecordedLoss loss)
+    {
+        foreach (var (channel, count) in loss.Kept.Where(c => c.Key.Value <= setup.Air.Channels))
+        {
+            var stayed = format.Describe().ToMicroseconds(count);
+            var elsewhere = new Microseconds(stayed.Value + (stayed.Value < 1500 ? 100 : -100));
+            var other = setup.WithAir(a => a with { Presets = a.Presets.SetItem(channel, elsewhere) });
+            var plan = new LossBesidePlan(other, format, loss);
+            Assert.False(plan.Fits);
+            Assert.False(RecordedTry.Of(plan, loss)!.AsExpected);
+            Assert.Contains(plan.Words, w => w.Contains($"Channel {channel.Value} stayed", StringComparison.Ordinal));
+            var after = plan.Edit!.ApplyTo(other).Setup!;
+            Assert.DoesNotContain(channel, after.Air.Presets.Keys);
+            Assert.True(new LossBesidePlan(after, format, loss).Fits);
+        }
     }
 
     [Fact]

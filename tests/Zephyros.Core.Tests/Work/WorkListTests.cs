@@ -15,6 +15,7 @@ using Zephyros.Core.Tests.Reference;
 using Zephyros.Core.Units;
 using Zephyros.Core.Verdicts;
 using Zephyros.Core.Work;
+using Zephyros.Core.Work.Steps;
 
 namespace Zephyros.Core.Tests.Work;
 
@@ -151,6 +152,22 @@ public sealed class WorkListTests
         Assert.Equal(WorkState.Failed, failed.State);
         Assert.Equal("One motor went on.", failed.Items.Single(i => i.State == WorkState.Failed).Seen);
         Assert.Equal(WorkState.Done, Step(facts with { Ticks = [tick, wrong, .. facts.Ticks] }, "loss").State);
+    }
+
+    // Not every pilot can record a wire: the step is done without it, and not where it was recorded and came out wrong.
+    [Fact]
+    public void What_takes_more_than_every_pilot_has_holds_up_nothing()
+    {
+        var facts = Shown(Craft);
+        var wire = facts.Ticks.Single(t => t.Record is { Step: TryLoss.Step, Item: TryLoss.Wire });
+        var without = facts.Ticks.Where(t => t != wire).ToArray();
+        Assert.Equal(WorkState.Done, Step(facts with { Ticks = without }, TryLoss.Step).State);
+        var old = wire with { Basis = [] };
+        Assert.Equal(WorkState.Done, Step(facts with { Ticks = [old, .. without] }, TryLoss.Step).State);
+        var wrong = wire with { Record = wire.Record with { AsExpected = false } };
+        Assert.Equal(WorkState.Failed, Step(facts with { Ticks = [wrong, .. without] }, TryLoss.Step).State);
+        // Alone it shows nothing of the board.
+        Assert.Equal(WorkState.ToDo, Step(facts with { Ticks = [wire] }, TryLoss.Step).State);
     }
 
     [Theory]

@@ -37,6 +37,8 @@ public sealed class LossReader
     private const int Often = 4;
     private const double Before = 400;
 
+    private static readonly Dictionary<ChannelNumber, int> Nothing = [];
+
     private readonly WireDescriptor wire;
     private readonly double usual;
     private readonly double end;
@@ -161,7 +163,8 @@ public sealed class LossReader
                 null,
                 new(Pace(m)),
                 new(until),
-                new Dictionary<ChannelNumber, int>()
+                Nothing,
+                Nothing
             );
             if (best is null || until - from > (best.Ends - best.LastFresh!.Value).Value)
                 best = read;
@@ -181,6 +184,7 @@ public sealed class LossReader
     )
     {
         var (fresh, within) = LastFresh(place);
+        var counts = frames[Math.Min(landed ?? place, frames.Length - 1)].Counts;
         return new RecordedLoss(
             manner,
             flagged,
@@ -188,10 +192,12 @@ public sealed class LossReader
             new(gave),
             new(within),
             new(until),
-            manner == LossManner.Presets
-                ? changed.ToDictionary(c => new ChannelNumber(c + 1), c => frames[landed ?? place].Counts[c])
-                : new Dictionary<ChannelNumber, int>()
+            manner == LossManner.Presets ? Counts(changed) : Nothing,
+            manner == LossManner.Presets ? Counts(Enumerable.Range(0, counts.Count).Except(changed)) : Nothing
         );
+
+        Dictionary<ChannelNumber, int> Counts(IEnumerable<int> channels) =>
+            channels.ToDictionary(c => new ChannelNumber(c + 1), c => counts[c]);
     }
 
     // The last fresh values before a place: frames say themselves which are older, or a stick that was kept moving shows it.

@@ -10,6 +10,7 @@ namespace Zephyros.Core.Captures.Losses;
 /// <param name="Within">How much later than <paramref name="LastFresh"/> the last packet may have come: what moves, moves in steps.</param>
 /// <param name="Ends">When fresh values came again, or the recording ended.</param>
 /// <param name="Presets">The count of each channel that it changed when it gave up; empty but for presets.</param>
+/// <param name="Kept">The count at which each other channel stayed, whether as its preset or as its last value; empty but for presets.</param>
 public sealed record RecordedLoss(
     LossManner Manner,
     bool Flagged,
@@ -17,7 +18,8 @@ public sealed record RecordedLoss(
     Milliseconds? GivesUp,
     Milliseconds Within,
     Milliseconds Ends,
-    IReadOnlyDictionary<ChannelNumber, int> Presets
+    IReadOnlyDictionary<ChannelNumber, int> Presets,
+    IReadOnlyDictionary<ChannelNumber, int> Kept
 )
 {
     /// <summary>How long the receiver goes on after the last packet until it gives up; null when that cannot be told.</summary>

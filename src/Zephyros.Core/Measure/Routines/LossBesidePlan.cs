@@ -65,6 +65,8 @@ public sealed class LossBesidePlan(Setup setup, WireFormat format, RecordedLoss 
                 : [],
             .. OnLoss != setup.Air.OnLoss ? new[] { $"The setup says that it {Says(setup.Air.OnLoss)}." } : [],
             .. Presets().Where(p => !Same(p)).Select(Differs),
+            .. Contradicted()
+                .Select(p => $"Channel {p.Key.Value} stayed at {p.Value}; the setup says {setup.Air.Presets[p.Key]}."),
             .. OneWire && loss.Manner == LossManner.Presets
                 ? new[]
                 {
@@ -76,7 +78,12 @@ public sealed class LossBesidePlan(Setup setup, WireFormat format, RecordedLoss 
     /// <summary>True when the setup says the same, as far as it was measured.</summary>
     public bool Fits => Edit is null;
 
-    /// <summary>Takes over what was recorded; null when the setup says the same.</summary>
+    /// <summary>True when all that the setup says of it was measured: how long after the last packet, and whose presets they are.</summary>
+    public bool Judges =>
+        OnLoss == ReceiverLoss.Hold || (loss.Delay is not null && !(OneWire && OnLoss == ReceiverLoss.Preset));
+
+    /// <summary>Takes over what was recorded; null when the setup says the same. Of a channel that did not go to its preset the last value is
+    /// taken to be kept.</summary>
     public SetupEdit? Edit
     {
         get
@@ -85,9 +92,13 @@ public sealed class LossBesidePlan(Setup setup, WireFormat format, RecordedLoss 
             {
                 OnLoss = OnLoss,
                 GivesUpAfter = Rounded ?? setup.Air.GivesUpAfter,
-                Presets = OnLoss == ReceiverLoss.Preset ? setup.Air.Presets.SetItems(Presets()) : setup.Air.Presets,
+                Presets =
+                    OnLoss == ReceiverLoss.Preset
+                        ? setup.Air.Presets.RemoveRange(Contradicted().Select(p => p.Key)).SetItems(Presets())
+                        : setup.Air.Presets,
             };
-            return air.OnLoss == setup.Air.OnLoss && Near(air.GivesUpAfter) && Presets().All(Same)
+            return
+                air.OnLoss == setup.Air.OnLoss && Near(air.GivesUpAfter) && Presets().All(Same) && !Contradicted().Any()
                 ? null
                 : AirEdits.InAir(
                     setup,
@@ -139,10 +150,18 @@ public sealed class LossBesidePlan(Setup setup, WireFormat format, RecordedLoss 
             ReceiverLoss.Preset => "sends presets",
         };
 
-    private IEnumerable<KeyValuePair<ChannelNumber, Microseconds>> Presets() =>
+    private IEnumerable<KeyValuePair<ChannelNumber, Microseconds>> Presets() => Told(loss.Presets);
+
+    // Those that stayed where they were, elsewhere than where the setup has them go.
+    private IEnumerable<KeyValuePair<ChannelNumber, Microseconds>> Contradicted() =>
+        Told(loss.Kept).Where(p => setup.Air.Presets.ContainsKey(p.Key) && !Same(p));
+
+    private IEnumerable<KeyValuePair<ChannelNumber, Microseconds>> Told(
+        IReadOnlyDictionary<ChannelNumber, int> counts
+    ) =>
         OnLoss == ReceiverLoss.Preset && !OneWire
-            ? loss
-                .Presets.Where(p => p.Key.Value <= setup.Air.Channels)
+            ? counts
+                .Where(p => p.Key.Value <= setup.Air.Channels)
                 .OrderBy(p => p.Key.Value)
                 .Select(p => KeyValuePair.Create(p.Key, wire.ToMicroseconds(p.Value)))
             : [];

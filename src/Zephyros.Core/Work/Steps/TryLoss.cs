@@ -11,8 +11,14 @@ namespace Zephyros.Core.Work.Steps;
 /// <summary>The signal was taken away at the bench, and the board did what it is set to do.</summary>
 public sealed class TryLoss : TickRule
 {
+    /// <summary>The id of the step.</summary>
+    public const string Step = "loss";
+
+    /// <summary>The id of what is looked at on the signal wire.</summary>
+    public const string Wire = "wire";
+
     /// <inheritdoc />
-    public override string Id => "loss";
+    public override string Id => Step;
 
     /// <inheritdoc />
     public override int Order => 120;
@@ -76,7 +82,39 @@ public sealed class TryLoss : TickRule
                 basis
             ),
             .. Deliberate(setup, basis),
+            OnWire(setup),
         ];
+    }
+
+    // A recording of the wire takes its time by itself, and tells silence, held values, flag and presets apart.
+    private static Deed OnWire(Setup setup)
+    {
+        var gives = new Milliseconds(RadioWay.GivesUp(setup.Air).TotalMilliseconds);
+        return new(
+            Wire,
+            "Keep a stick going round, switch the transmitter off for some seconds and on again, and record the signal wire meanwhile.",
+            setup.Air.OnLoss switch
+            {
+                ReceiverLoss.Silent =>
+                    $"Within {Seconds(gives)} the receiver falls silent, or its frames say that the signal is lost.",
+                ReceiverLoss.Hold => "The frames go on with the last values, and do not say that the signal is lost.",
+                ReceiverLoss.Preset =>
+                    $"Within {Seconds(gives)} the frames carry the presets, and the last values else.",
+            },
+            EvidenceBasis.OfParts(
+                setup,
+                ("/air/profile", "the radio system"),
+                ("/air/receiver", "the receiver"),
+                ("/air/onLoss", "the receiver's behaviour on a loss"),
+                ("/air/givesUpAfter", "when the receiver gives up"),
+                ("/air/presets", "the receiver's presets"),
+                ("/wire", "the signal wire")
+            )
+        )
+        {
+            Within = setup.Air.OnLoss == ReceiverLoss.Hold ? null : gives,
+            Optional = true,
+        };
     }
 
     // At idle: nobody holds a craft that flies by itself.

@@ -103,5 +103,6 @@ export type ReplayRequest = Schemas['ReplayRequest'];
 export type MapCell = Schemas['MapCell'];
 export type HearingWay = Schemas['HearingWay'];
 export type LossView = Schemas['LossView'];
+export type RecordedLossView = Schemas['RecordedLossView'];
 export type LossTimeline = Schemas['LossTimeline'];
 export type FlightAtLoss = Schemas['FlightAtLoss'];

@@ -1,10 +1,8 @@
-import { useMutation, useQueryClient } from '@tanstack/react-query';
 import clsx from 'clsx';
 import { Check, X } from 'lucide-react';
 import { useState } from 'react';
-import { answer, api } from '../api/client';
-import { workQuery } from '../api/queries';
 import type { WorkItem, WorkStep } from '../api/types';
+import { useTick } from '../edits/useTick';
 import { Button } from '../ui/Button';
 import { figure } from '../ui/figures';
 import { focusOnce } from '../ui/focusOnce';
@@ -29,25 +27,14 @@ interface TickProps {
 }
 
 function Tick({ id, step, item, revision }: TickProps) {
-  const client = useQueryClient();
   const [seen, setSeen] = useState<string | null>(null);
   // In seconds, as it is typed; empty where nobody took the time.
   const [took, setTook] = useState('');
   const after = took.trim() === '' ? undefined : Number(took.replace(',', '.')) * 1000;
   const wrong = after !== undefined && !(after >= 0 && after <= 3_600_000);
-  const tick = useMutation({
-    mutationFn: (body: { asExpected: boolean; seen: string; after?: number }) =>
-      answer(
-        api.POST('/api/setups/{id}/steps/{step}/{item}', {
-          params: { path: { id, step, item: item.id }, query: { revision } },
-          body,
-        }),
-      ),
-    onSuccess: (work) => {
-      setSeen(null);
-      setTook('');
-      client.setQueryData(workQuery(id).queryKey, work);
-    },
+  const tick = useTick({ id, step, item: item.id, revision }, () => {
+    setSeen(null);
+    setTook('');
   });
   const { icon: Icon, name, tone } = WORK_STATES[item.state];
   return (
@@ -56,6 +43,7 @@ function Tick({ id, step, item, revision }: TickProps) {
       <div className="min-w-0 text-[0.93rem]">
         <p>
           <span className="sr-only">{name}: </span>
+          {item.optional && <span className="text-soft">If you can: </span>}
           {item.do}
         </p>
         <p className="text-soft">

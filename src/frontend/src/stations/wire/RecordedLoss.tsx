@@ -1,9 +1,12 @@
 import { useQuery } from '@tanstack/react-query';
-import { CircleCheck, TriangleAlert, Unplug } from 'lucide-react';
+import { Check, CircleCheck, TriangleAlert, Unplug } from 'lucide-react';
 import { useState } from 'react';
+import { Link } from 'react-router';
 import { answer, api } from '../../api/client';
+import type { RecordedLossView } from '../../api/types';
 import { EditButton } from '../../edits/EditButton';
 import type { Changes } from '../../edits/useChanges';
+import { useTick } from '../../edits/useTick';
 import { Button } from '../../ui/Button';
 import { Notice } from '../../ui/Notice';
 import { together } from '../../ui/figures';
@@ -54,6 +57,39 @@ export function RecordedLoss({ id, capture, changes }: Props) {
       {data.fix && (
         <EditButton edit={data.fix} first label="Take it over" onTake={() => void changes.edit(data.fix!)} />
       )}
+      {data.try?.asExpected && <RealTest key={data.revision} id={id} revision={data.revision} made={data.try} />}
     </section>
+  );
+}
+
+type Made = NonNullable<RecordedLossView['try']>;
+
+/** Counts the recording as the part of the real test that looks at the wire. */
+function RealTest({ id, revision, made }: { id: string; revision: number; made: Made }) {
+  const tick = useTick({ id, step: made.step, item: made.item, revision });
+  const { asExpected, seen, after } = made;
+  return (
+    <>
+      {!tick.isSuccess && (
+        <Button disabled={tick.isPending} onClick={() => tick.mutate({ asExpected, seen, after: after ?? undefined })}>
+          <Check size={15} aria-hidden /> It was the real receiver: tick the real test
+        </Button>
+      )}
+      <p role="status">
+        {tick.isSuccess && (
+          <>
+            Ticked in{' '}
+            <Link
+              className="target inline-flex items-center font-semibold underline"
+              to={`/craft/${id}/work#${made.step}`}
+            >
+              the real test
+            </Link>
+            .
+          </>
+        )}
+        {tick.error && <span className="font-semibold text-rust">Not recorded: {tick.error.message}</span>}
+      </p>
+    </>
   );
 }
