@@ -1,6 +1,7 @@
 using System.Collections.Immutable;
 using System.ComponentModel;
 using System.ComponentModel.DataAnnotations;
+using System.Text.Json.Serialization;
 using Zephyros.Core.Units;
 
 namespace Zephyros.Core.Air;
@@ -105,6 +106,14 @@ public sealed record LinkSettings
     )]
     [Range(100, 10000)]
     public Milliseconds? GivesUpAfter { get; init; }
+
+    /// <summary>Without a packet for so long a receiver whose time nobody has measured takes the signal for lost.</summary>
+    [Figure(Station.Air, "A receiver takes the signal for lost without a packet for", ProvenanceKind.OwnAssumption)]
+    public static readonly Milliseconds UsuallyGivesUp = new(300);
+
+    /// <summary>Without a packet for so long the receiver takes the signal for lost; the usual time while it is not measured.</summary>
+    [JsonIgnore]
+    public Milliseconds GivesUp => GivesUpAfter ?? UsuallyGivesUp;
 
     /// <summary>The preset of each channel by its number, for <see cref="ReceiverLoss.Preset"/>; a channel without one keeps its last value.</summary>
     [Description(

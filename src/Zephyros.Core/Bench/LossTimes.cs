@@ -18,7 +18,7 @@ public sealed record LossTimes(Milliseconds Notices, Milliseconds Stops)
         if (setup.Air.OnLoss != ReceiverLoss.Silent)
             return null;
         var (board, loss) = (setup.Board, setup.Board.Loss);
-        var gives = new Milliseconds(RadioWay.GivesUp(setup.Air).TotalMilliseconds);
+        var gives = setup.Air.GivesUp;
         var notices = gives + board.SignalTimeout;
         var begins = notices + loss.Grace;
         // A craft that has not flown just stops, where its board knows that; otherwise it flies by itself, on the bench too.

@@ -26,7 +26,7 @@ public sealed class LossTrial
     public LossTrial(Setup setup)
     {
         this.setup = setup;
-        var gives = RadioWay.GivesUp(setup.Air);
+        var gives = setup.Air.GivesUp.ToTimeSpan();
         var times = LossTimes.Of(setup);
         (notices, stops) = (times?.Notices.ToTimeSpan() - gives, times?.Stops.ToTimeSpan() - gives);
         steps = [.. Steps(setup, notices, stops)];

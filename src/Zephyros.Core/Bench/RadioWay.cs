@@ -7,13 +7,6 @@ namespace Zephyros.Core.Bench;
 /// <remarks>How many are lost is our own model (<see cref="LinkBudget.QualityAt"/>).</remarks>
 internal sealed class RadioWay
 {
-    /// <summary>Without a packet for so long a receiver takes the signal for lost.</summary>
-    [Figure(Station.Air, "A receiver takes the signal for lost without a packet for", ProvenanceKind.OwnAssumption)]
-    public static readonly TimeSpan GivesUpAfter = TimeSpan.FromMilliseconds(300);
-
-    /// <summary>Without a packet for so long the receiver of a link takes the signal for lost; the usual time while it is not measured.</summary>
-    public static TimeSpan GivesUp(LinkSettings link) => link.GivesUpAfter?.ToTimeSpan() ?? GivesUpAfter;
-
     private readonly PacketShare share = new();
     private readonly LinkSettings link;
     private readonly PacketLuck luck;
@@ -75,7 +68,7 @@ internal sealed class RadioWay
             arrived = true;
         }
 
-        Up = now - last < GivesUp(link);
+        Up = now - last < link.GivesUp.ToTimeSpan();
         return arrived;
     }
 }

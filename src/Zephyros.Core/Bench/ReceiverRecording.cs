@@ -85,7 +85,7 @@ public static class ReceiverRecording
     private static IEnumerable<(int[]? Counts, LossKind? Says)> Away(SignalPlan plan, int[][] frames, double away)
     {
         var period = plan.Setup.Wire.FramePeriod.Value;
-        var givesUp = RadioWay.GivesUp(plan.Setup.Air).TotalMilliseconds;
+        var givesUp = plan.Setup.Air.GivesUp.Value;
         // The longer one comes early, so that there is something after it.
         var from = away > AwayFor ? (int)(OnFor / period) : frames.Length / 2;
         for (var i = 0; i < frames.Length; i++)
@@ -141,7 +141,7 @@ public static class ReceiverRecording
         var values = plan.CreateValues();
         plan.Settle(values);
         var period = plan.Setup.Wire.FramePeriod;
-        var whole = (2 * OnFor) + OffFor + RadioWay.GivesUp(plan.Setup.Air).TotalMilliseconds;
+        var whole = (2 * OnFor) + OffFor + plan.Setup.Air.GivesUp.Value;
         for (var at = 0.0; at < whole; at += period.Value)
         {
             var (sine, cosine) = Math.SinCos(2 * Math.PI * Rounds * at / 1000);

@@ -2,6 +2,7 @@ using Zephyros.Core.Board;
 using Zephyros.Core.Craft;
 using Zephyros.Core.Edits;
 using Zephyros.Core.Path;
+using Zephyros.Core.Units;
 
 namespace Zephyros.Core.Findings;
 
@@ -21,7 +22,15 @@ internal static class HomewardFaults
         )
             return null;
         var (settings, away) = (board.Loss.Return, flight.Pilot);
-        return (flight, settings, away is { } distance ? WayBack.Of(craft, settings, flight, distance) : null);
+        return (flight, settings, away is null ? null : WayBack.Of(craft, settings, flight, Begins(plan, flight)));
+    }
+
+    /// <summary>How far away home is when the board turns round: from the last packet until then the craft flies on.</summary>
+    public static Metres Begins(SignalPlan plan, FlightAtLoss flight)
+    {
+        var (air, board) = (plan.Setup.Air, plan.Setup.Board);
+        var on = air.GivesUp + board.SignalTimeout + board.Loss.Grace;
+        return (flight.Pilot ?? default) + new Metres(flight.Speed.Value * on.Value / 1000);
     }
 
     /// <summary>The fix that lets the board come down where it is.</summary>

@@ -115,7 +115,7 @@ internal static class LossMarks
         };
 
     private static string GivesUp(LinkSettings link) =>
-        $"{new Milliseconds(RadioWay.GivesUp(link).TotalMilliseconds).Words} without a packet{(link.GivesUpAfter is null ? ", as we assume: measure it" : "")}";
+        $"{link.GivesUp.Words} without a packet{(link.GivesUpAfter is null ? ", as we assume: measure it" : "")}";
 
     private static IEnumerable<(LossMarkKind Kind, string Text, string Because)> Changes(
         Setup setup,

@@ -96,7 +96,7 @@ public sealed class LossPlay
     private static IReadOnlyList<LossRun> Runs(Setup setup, BenchRun armed)
     {
         var loss = setup.Board.Loss;
-        var givesUp = RadioWay.GivesUp(setup.Air);
+        var givesUp = setup.Air.GivesUp.ToTimeSpan();
         var longest = LossRun.Longest + givesUp + loss.Grace.ToTimeSpan();
         if (loss.Procedure != LossProcedure.Stop)
             longest += loss.LandingTime.ToTimeSpan();

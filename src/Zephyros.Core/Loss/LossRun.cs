@@ -33,7 +33,7 @@ internal sealed class LossRun
     {
         var bench = armed.Fork();
         bench.AdvanceTo(loss);
-        var run = new LossRun(loss, RadioWay.GivesUp(bench.Setup.Air));
+        var run = new LossRun(loss, bench.Setup.Air.GivesUp.ToTimeSpan());
         var known = bench.Log.Count;
         bench.SetTelemetry(false);
         run.States.Add((TimeSpan.Zero, bench.Board, bench.Fork()));

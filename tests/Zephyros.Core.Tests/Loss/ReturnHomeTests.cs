@@ -1,6 +1,8 @@
 using Zephyros.Core.Board;
 using Zephyros.Core.Craft;
+using Zephyros.Core.Findings;
 using Zephyros.Core.Loss;
+using Zephyros.Core.Setups;
 using Zephyros.Core.Units;
 
 namespace Zephyros.Core.Tests.Loss;
@@ -114,28 +116,60 @@ public sealed class ReturnHomeTests
         Assert.True(failed > 10);
     }
 
+    // The rule reckons before anything is played; where the played loss ends on the way, it has said so.
+    [Fact]
+    public void What_the_rule_finds_is_what_the_played_loss_comes_to()
+    {
+        var random = new Random(313);
+        var (tooFar, enough) = (0, 0);
+        foreach (var grace in new[] { 0, 4000 })
+        {
+            var setup = Homeward(Home, grace: new(grace));
+            setup = setup with
+            {
+                Craft = setup.Craft with
+                {
+                    Battery = new FlightBattery { Capacity = new(1300), FullCurrent = new(90) },
+                },
+            };
+            var played = LossPlay.Of(setup, new Percent(0), fix: true)!;
+            for (var i = 0; i < 100; i++)
+            {
+                var flight = Flight with { Speed = new(random.Next(5, 40)), Pilot = new(random.Next(100, 1200)) };
+                var found = Examination
+                    .Of(setup with { Craft = setup.Craft with { AtLoss = flight } })
+                    .SingleOrDefault(f => f.Key == "return-beyond-battery");
+                var ends = played
+                    .With(flight)
+                    .Footprint.Words.Any(w => w.Contains("more than a full battery", StringComparison.Ordinal));
+                Assert.Equal(ends, found is not null);
+                (tooFar, enough) = ends ? (tooFar + 1, enough) : (tooFar, enough + 1);
+            }
+        }
+
+        Assert.True(tooFar > 20 && enough > 20, $"{tooFar} too short, {enough} enough");
+    }
+
     private static double Latest(LossTimeline timeline, LossMarkKind kind) =>
         timeline.Marks.Single(m => m.Kind == kind).Latest.Value;
 
     private static LossTimeline Seen(ReturnSettings settings, FlightAtLoss flight, Milliseconds? lands = null) =>
-        LossPlay
-            .Of(
-                Demo.Plain.WithBoard(b =>
-                    b with
-                    {
-                        Equipment = new() { PositionReceiver = true },
-                        Loss = new LossSettings
-                        {
-                            Procedure = LossProcedure.ReturnHome,
-                            Return = settings,
-                            LandingTime = lands ?? new(20_000),
-                        },
-                    }
-                ),
-                new Percent(0),
-                fix: true
-            )!
-            .With(flight);
+        LossPlay.Of(Homeward(settings, lands), new Percent(0), fix: true)!.With(flight);
+
+    private static Setup Homeward(ReturnSettings settings, Milliseconds? lands = null, Milliseconds grace = default) =>
+        Demo.Plain.WithBoard(b =>
+            b with
+            {
+                Equipment = new() { PositionReceiver = true },
+                Loss = new LossSettings
+                {
+                    Procedure = LossProcedure.ReturnHome,
+                    Return = settings,
+                    LandingTime = lands ?? new(20_000),
+                    Grace = grace,
+                },
+            }
+        );
 
     /// <summary>A flight in the plane, the craft a point that air and wind carry along.</summary>
     private sealed class Walk(ReturnSettings settings, FlightAtLoss flight, double lands, Random random)

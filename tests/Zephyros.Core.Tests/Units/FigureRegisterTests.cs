@@ -28,7 +28,7 @@ public sealed class FigureRegisterTests
         Assert.Equal((Bands.Step.Value, "25 µs"), (Named("Bands.Step").Value, Named("Bands.Step").Words));
         Assert.Equal("0.625 µs", Named("Packed16Format.CountStep").Words);
         Assert.Equal(0.625, WireFormat.Packed16.Codec().Descriptor.Step.Value);
-        Assert.Equal("300 ms", Named("RadioWay.GivesUpAfter").Words);
+        Assert.Equal("300 ms", Named("LinkSettings.UsuallyGivesUp").Words);
         Assert.Equal("10 s", Named("LossSettings.LandingTime").Words);
         Assert.Equal(new LossSettings().LandingTime.Value, Named("LossSettings.LandingTime").Value);
         Assert.Equal("−98 %", Named("Transmitter.ThrottleLow").Words);

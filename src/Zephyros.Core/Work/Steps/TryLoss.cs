@@ -89,7 +89,7 @@ public sealed class TryLoss : TickRule
     // A recording of the wire takes its time by itself, and tells silence, held values, flag and presets apart.
     private static Deed OnWire(Setup setup)
     {
-        var gives = new Milliseconds(RadioWay.GivesUp(setup.Air).TotalMilliseconds);
+        var gives = setup.Air.GivesUp;
         return new(
             Wire,
             "Keep a stick going round, switch the transmitter off for some seconds and on again, and record the signal wire meanwhile.",
