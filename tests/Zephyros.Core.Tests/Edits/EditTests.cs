@@ -63,6 +63,22 @@ public sealed class EditTests
         Assert.Equal(new ControlSource { Control = "left-shoulder" }, fed.Model.Channels["channel-9"].Take);
     }
 
+    // The other craft has a receiver of its own: what was measured of the one says nothing of it.
+    [Fact]
+    public void A_copy_is_the_same_but_for_names_and_what_was_measured_of_the_receiver()
+    {
+        var measured = Demo.Sandpiper.WithAir(a => a with { GivesUpAfter = new(420) });
+        var copy = NewSetup.Copy(measured, "Turnstone");
+        Assert.Null(copy.Air.GivesUpAfter);
+        var named = measured with
+        {
+            Craft = measured.Craft with { Name = "Turnstone" },
+            Model = measured.Model with { Name = "TURNSTONE" },
+            Air = measured.Air with { GivesUpAfter = null },
+        };
+        Assert.Equal(CanonicalJson.Write(named), CanonicalJson.Write(copy));
+    }
+
     [Fact]
     public void Canonical_text_does_not_depend_on_the_order_of_members()
     {
