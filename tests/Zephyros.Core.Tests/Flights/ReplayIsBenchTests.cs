@@ -227,6 +227,8 @@ public sealed class ReplayIsBenchTests
             for (var i = 0; i < Recorded.Length; i++)
                 bench.Report(Recorded[i].Sensor, new Reading(flight.Series[i].Values[row]));
             bench.Move("throttle", (2 * flight.Series[^1].Values[row]) - 100);
+            // What falls due at this very moment, as the second of two things that are said, is due with the last row too.
+            bench.AdvanceTo(flight.Times[row]);
             // The log keeps no more than its last entries.
             foreach (var entry in bench.Log.After(read))
                 if (entry.Kind == LogKind.Said)
