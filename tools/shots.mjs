@@ -19,8 +19,10 @@ const pushThrottle = async (page, limiter = 'safe') => {
   await page.getByLabel('Throttle', { exact: true }).fill('40');
   await page.getByTestId('at-hands').getByText('+40').waitFor();
 };
+// All that is wrong with Sandpiper; taken back after each picture.
+const FIXES = ['Send A E T R', '“Far out” above 800 m'];
 const fixed = async (page) => {
-  await page.getByRole('button', { name: 'Send A E T R', exact: true }).click();
+  for (const name of FIXES) await page.getByRole('button', { name, exact: true }).click();
   await page.locator('[data-verdict=nothing-wrong]').waitFor({ timeout: 60_000 });
 };
 const arm = async (page) => {
@@ -320,7 +322,7 @@ try {
         await page.screenshot({ path: file });
         console.log(file);
         await context.close();
-        if (view.prepare === fixed)
+        for (let undone = 0; view.prepare === fixed && undone < FIXES.length; undone++)
           await fetch(`${app.address}/api/setups/sandpiper/undo`, {
             method: 'POST',
             headers: { 'If-Match': (await fetch(`${app.address}/api/setups/sandpiper`)).headers.get('etag') },
