@@ -17,7 +17,7 @@ internal static class Footprints
         var reach = new Metres(courses.Max(c => c.Legs[^1].Reach.Value));
         if (home is not null)
             reach += LossCourse.WithoutFix(CourseTerms.Of(setup, flight));
-        // Whole metres are told and drawn, and they must never tell somebody outside who is just inside.
+        // Whole metres are told and drawn: nobody who stands just inside may read that it is outside.
         reach = new Metres(Math.Ceiling(reach.Value));
         var last = courses.MaxBy(c => c.Legs[^1].Far.Value)!.Legs;
         var speed = last.Count > 1 ? last[^2].Impact : default;

@@ -51,8 +51,7 @@ public sealed class ReturnByDistance : IReadyMade
     {
         Option[] functions =
         [
-            .. setup
-                .Board.Functions.Where(f => FliesHome(setup, f.Value) && ChannelOf(setup, f.Value) is not null)
+            .. Callable(setup)
                 .OrderBy(f => f.Value.Kind != FunctionKind.ReturnHome)
                 .ThenBy(f => f.Key, StringComparer.Ordinal)
                 .Select(f => new Option(f.Key, $"{f.Value.Label}: channel {f.Value.Channel.Value}")),
@@ -160,7 +159,7 @@ public sealed class ReturnByDistance : IReadyMade
 
     private static BoardFunction? Function(Setup setup, Arguments wanted)
     {
-        if (setup.Board.Functions.Values.Any(f => FliesHome(setup, f) && ChannelOf(setup, f) is not null))
+        if (Callable(setup).Any())
             return setup.Board.Functions.GetValueOrDefault(wanted.Option("function"));
         wanted.Refuse(
             "function",
@@ -168,6 +167,9 @@ public sealed class ReturnByDistance : IReadyMade
         );
         return null;
     }
+
+    private static IEnumerable<KeyValuePair<string, BoardFunction>> Callable(Setup setup) =>
+        setup.Board.Functions.Where(f => FliesHome(setup, f.Value) && ChannelOf(setup, f.Value) is not null);
 
     // On purpose the board does what it does on a loss, which need not be to fly home.
     private static bool FliesHome(Setup setup, BoardFunction function) =>
