@@ -123,6 +123,13 @@ public sealed record LinkSettings
     public ImmutableDictionary<ChannelNumber, Microseconds> Presets { get; init; } =
         ImmutableDictionary<ChannelNumber, Microseconds>.Empty;
 
+    /// <summary>The craft whose behaviour on a loss came along when this one was copied from it; empty once it is said to hold here too.</summary>
+    [Description(
+        "The craft whose behaviour on a loss came along when this one was copied from it; empty once it is said to hold here too."
+    )]
+    [StringLength(40)]
+    public string LossCopiedFrom { get; init; } = "";
+
     /// <summary>True when the link brings telemetry back: what the board reports of itself, and its sensors.</summary>
     [Description("True when the link brings telemetry back to the transmitter.")]
     public bool Telemetry { get; init; } = true;

@@ -27,7 +27,7 @@ public sealed record Fall(Metres Height, MetresPerSecond Speed, MetresPerSecond 
     // Below this share of its weight a fall no longer gains speed that matters.
     private const double Settled = 1e-4;
 
-    /// <summary>How fast it comes down already when the motors stop.</summary>
+    /// <summary>How fast it comes down already when the motors stop; less than 0 when it climbs.</summary>
     public MetresPerSecond Sinking { get; init; }
 
     /// <summary>Where it is a while after the motors stopped.</summary>
@@ -62,9 +62,11 @@ public sealed record Fall(Metres Height, MetresPerSecond Speed, MetresPerSecond 
         var level = Square((Speed + Wind).Value);
         var square = Square(carried.Value);
         var tends = Math.Sqrt((Math.Sqrt((level * level) + (4 * square * square)) - level) / 2);
-        var (high, down, time) = (Height.Value, Sinking.Value, 0.0);
+        // What still climbs comes highest, and latest, when no air brakes it on the way up.
+        var rises = Math.Max(0, -Sinking.Value) / Gravity;
+        var (high, down, time) = (Height.Value + (Gravity * rises * rises / 2), Math.Max(0, Sinking.Value), rises);
         if (down >= tends)
-            return high / tends;
+            return time + (high / tends);
         while (high > 0)
         {
             // The braking is taken as it is at the end of the step, where it is strongest: the fall comes out too long, never too short.
@@ -99,7 +101,7 @@ public sealed record Fall(Metres Height, MetresPerSecond Speed, MetresPerSecond 
 
         var state = (Far: 0.0, High: Height.Value, Along: Speed.Value, Down: Sinking.Value);
         var at = 0.0;
-        while (at < end && state.High > 0)
+        while (at < end && (state.High > 0 || state.Down < 0))
         {
             var step = Math.Min(Step, end - at);
             var next = Next(state, step);

@@ -20,6 +20,13 @@ public sealed record FlightAtLoss
     [Range(0, 100)]
     public required MetresPerSecond Speed { get; init; }
 
+    /// <summary>How fast it climbs then, less than 0 when it dives.</summary>
+    [Description(
+        "How fast the craft climbs when the last packet comes, in metres a second; less than 0 when it dives."
+    )]
+    [Range(-50, 50)]
+    public MetresPerSecond Climb { get; init; }
+
     /// <summary>How high it is then.</summary>
     [Description("How high the craft is when the last packet comes, in metres.")]
     [Range(0, 5000)]

@@ -63,7 +63,8 @@ public static class NewSetup
     }
 
     /// <summary>A craft of another name with the same setup. Its model is stored under a name of its own, or the one would be taken for the
-    /// other. How long its receiver goes on after a loss was measured on the other craft's: nobody has measured its own.</summary>
+    /// other. What it does on a loss is the other craft's until somebody says that it holds here, and how long its receiver goes on was measured
+    /// on the other one's.</summary>
     /// <param name="setup">What is copied.</param>
     /// <param name="name">The new craft's name, 1 to 40 characters; whether it does is for the validator to say.</param>
     public static Setup Copy(Setup setup, string name) =>
@@ -71,7 +72,7 @@ public static class NewSetup
         {
             Craft = setup.Craft with { Name = name },
             Model = setup.Model with { Name = Stored(name) },
-            Air = setup.Air with { GivesUpAfter = null },
+            Air = setup.Air with { GivesUpAfter = null, LossCopiedFrom = setup.Craft.Name },
         };
 
     // Transmitters store names in capitals and few letters.

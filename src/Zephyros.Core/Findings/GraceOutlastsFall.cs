@@ -20,7 +20,8 @@ public sealed class GraceOutlastsFall : IFindingRule
             || loss.Procedure == LossProcedure.Stop
         )
             yield break;
-        var fall = new Fall(flight.Height, flight.Speed, flight.Wind, flight.FallsAt).Ground;
+        var dives = (default(MetresPerSecond) - flight.Climb).AtLeast(default);
+        var fall = new Fall(flight.Height, flight.Speed, flight.Wind, flight.FallsAt) { Sinking = dives }.Ground;
         if (loss.Grace.ToTimeSpan() < fall.Time)
             yield break;
         yield return new Finding

@@ -9,7 +9,7 @@ namespace Zephyros.Core.Findings;
 /// <summary>What the rules about a return home have in common: the flight, and the way that it would be.</summary>
 internal static class HomewardFaults
 {
-    /// <summary>The return home of a setup.</summary>
+    /// <summary>The return home of a setup, with the flight as high as it is at most when the board turns round.</summary>
     /// <returns>Null where the board does not fly home, has nothing that tells it where it is, or no flight is written down; the way is null
     /// where the distance of home is not.</returns>
     public static (FlightAtLoss Flight, ReturnSettings Settings, WayBack? Way)? Of(SignalPlan plan)
@@ -18,9 +18,10 @@ internal static class HomewardFaults
         if (
             board.Loss.Procedure != LossProcedure.ReturnHome
             || !board.Equipment.PositionReceiver
-            || craft.AtLoss is not { } flight
+            || craft.AtLoss is not { } written
         )
             return null;
+        var flight = written with { Height = Height(plan, written) };
         var (settings, away) = (board.Loss.Return, flight.Pilot);
         return (flight, settings, away is null ? null : WayBack.Of(craft, settings, flight, Begins(plan, flight)));
     }
@@ -28,9 +29,22 @@ internal static class HomewardFaults
     /// <summary>How far away home is when the board turns round: from the last packet until then the craft flies on.</summary>
     public static Metres Begins(SignalPlan plan, FlightAtLoss flight)
     {
+        return (flight.Pilot ?? default) + new Metres(flight.Speed.Value * On(plan).Value / 1000);
+    }
+
+    /// <summary>How high the craft is at most when the board begins what it does: from the last packet until then it climbs on, and a dive
+    /// may have ended.</summary>
+    public static Metres Height(SignalPlan plan, FlightAtLoss flight)
+    {
+        // The last packet and the last frame may each have come a period before they are missed.
+        var on = On(plan) + new Milliseconds(1000 / plan.Setup.Air.PacketRate.Value) + plan.Setup.Wire.FramePeriod;
+        return flight.Height + new Metres(Math.Ceiling(flight.Climb.AtLeast(default).Value * on.Value / 1000));
+    }
+
+    private static Milliseconds On(SignalPlan plan)
+    {
         var (air, board) = (plan.Setup.Air, plan.Setup.Board);
-        var on = air.GivesUp + board.SignalTimeout + board.Loss.Grace;
-        return (flight.Pilot ?? default) + new Metres(flight.Speed.Value * on.Value / 1000);
+        return air.GivesUp + board.SignalTimeout + board.Loss.Grace;
     }
 
     /// <summary>The fix that lets the board come down where it is.</summary>

@@ -19,11 +19,15 @@ public sealed class LandingTooShort : IFindingRule
         if (plan.Setup.Craft.AtLoss is not { } flight || loss.Procedure == LossProcedure.Stop)
             yield break;
         var lands = loss.LandingTime.Value / 1000;
-        var left = flight.Height - new Metres(flight.Descent.Value * lands);
+        // A craft that climbs goes on up until it has lost its speed.
+        var rises = flight.Climb.AtLeast(default).Value / Fall.Gravity;
+        var top = HomewardFaults.Height(plan, flight) + new Metres(Fall.Gravity * rises * rises / 2);
+        var takes = rises + (top.Value / flight.Descent.Value);
+        var left = new Metres(flight.Descent.Value * (takes - lands));
         if (left <= default(Metres))
             yield break;
         var fall = new Fall(left, default, default, flight.FallsAt) { Sinking = flight.Descent };
-        var enough = Math.Ceiling(flight.Height.Value / flight.Descent.Value);
+        var enough = Math.Ceiling(takes);
         var words = $"Lands for {Figures.Plain(enough)} s.";
         yield return new Finding
         {
@@ -33,7 +37,7 @@ public sealed class LandingTooShort : IFindingRule
             Place = "/board/loss/landingTime",
             Title = $"The landing ends {Figures.Plain(left.Value, 0)} m above the ground",
             What =
-                $"From {flight.Height} at {flight.Descent} it takes {Figures.Plain(flight.Height.Value / flight.Descent.Value, 1)} s to come down; after {loss.LandingTime.Words} the motors stop.",
+                $"From {Figures.Plain(top.Value, 0)} m at {flight.Descent} it takes {Figures.Plain(takes, 1)} s to come down; after {loss.LandingTime.Words} the motors stop.",
             Why =
                 $"The craft falls the rest, and comes to the ground at {Figures.Plain(fall.Ground.Speed.Value, 0)} m/s.",
             Provenance = Provenance.Computed("height / rate must fit the landing time"),

@@ -27,7 +27,13 @@ internal sealed record CourseLeg(
 
     private FlightAtLoss Flight => Terms.Flight;
 
-    private MetresPerSecond Sinking { get; init; }
+    /// <summary>How fast it comes down already when the leg begins; less than 0 when it climbs.</summary>
+    public MetresPerSecond Sinking { get; init; }
+
+    // A craft that climbs when its landing begins goes on up without thrust before it comes down.
+    private double Rises => Math.Max(0, -Sinking.Value) / Fall.Gravity;
+
+    private Metres Top => High + new Metres(Fall.Gravity * Rises * Rises / 2);
 
     private Fall Fall => new(High, Speed, Flight.Wind, Flight.FallsAt) { Sinking = Sinking };
 
@@ -36,7 +42,10 @@ internal sealed record CourseLeg(
         Kind switch
         {
             LegKind.Falling => (Begins + Fall.Ground.Time, LegKind.OnGround),
-            LegKind.Landing or LegKind.LandingAtHome => (After(High.Value, Flight.Descent), LegKind.OnGround),
+            LegKind.Landing or LegKind.LandingAtHome => (
+                After(Top.Value, Flight.Descent) + TimeSpan.FromSeconds(Rises),
+                LegKind.OnGround
+            ),
             LegKind.Climbing => (
                 After((Terms.Return.Height - High).AtLeast(default).Value, Terms.Return.Climb),
                 LegKind.Returning
@@ -44,7 +53,8 @@ internal sealed record CourseLeg(
             LegKind.Returning => Terms is { Homeward: { } speed, Home: { } home }
                 ? (After(Math.Abs((Far - home).Value), speed), LegKind.LandingAtHome)
                 : null,
-            LegKind.Level or LegKind.OnGround => null,
+            LegKind.Level => Sinking > default(MetresPerSecond) ? (After(High.Value, Sinking), LegKind.OnGround) : null,
+            LegKind.OnGround => null,
         };
 
     /// <summary>How fast it comes to the ground at the end of this leg.</summary>
@@ -53,7 +63,10 @@ internal sealed record CourseLeg(
         {
             LegKind.Falling => Fall.Ground.Speed,
             LegKind.Landing or LegKind.LandingAtHome => Flight.Descent,
-            LegKind.Level or LegKind.Climbing or LegKind.Returning or LegKind.OnGround => default,
+            LegKind.Level => new MetresPerSecond(
+                Math.Sqrt((Speed.Value * Speed.Value) + (Sinking.Value * Sinking.Value))
+            ),
+            LegKind.Climbing or LegKind.Returning or LegKind.OnGround => default,
         };
 
     /// <summary>Where it is at a time of this leg.</summary>
@@ -64,7 +77,10 @@ internal sealed record CourseLeg(
         switch (Kind)
         {
             case LegKind.Level:
-                return (Far + new Metres(Speed.Value * seconds), High);
+                return (
+                    Far + new Metres(Speed.Value * seconds),
+                    (High - new Metres(Sinking.Value * seconds)).AtLeast(default)
+                );
             case LegKind.Falling:
                 var (far, high) = Fall.At(passed);
                 return (Far + far, high);
@@ -134,13 +150,24 @@ internal sealed record CourseLeg(
             next == LegKind.Climbing ? ReachAt(at) + new Metres(Speed.Value * Turns) : ReachAt(at)
         )
         {
-            Sinking = Kind is LegKind.Landing or LegKind.LandingAtHome ? Flight.Descent : default,
+            Sinking = Kind switch
+            {
+                LegKind.Level => Sinking,
+                LegKind.Landing or LegKind.LandingAtHome => SinksAfter((at - Begins).TotalSeconds),
+                LegKind.Falling or LegKind.Climbing or LegKind.Returning or LegKind.OnGround => default,
+            },
         };
     }
 
     private TimeSpan After(double way, MetresPerSecond speed) => Begins + TimeSpan.FromSeconds(way / speed.Value);
 
-    private Metres Sunk(double seconds) => (High - new Metres(Flight.Descent.Value * seconds)).AtLeast(default);
+    private Metres Sunk(double seconds) =>
+        seconds < Rises
+            ? High + new Metres((Fall.Gravity * seconds * Rises) - (Fall.Gravity * seconds * seconds / 2))
+            : (Top - new Metres(Flight.Descent.Value * (seconds - Rises))).AtLeast(default);
+
+    private MetresPerSecond SinksAfter(double seconds) =>
+        seconds < Rises ? new MetresPerSecond(Fall.Gravity * (seconds - Rises)) : Flight.Descent;
 
     // Levelled, the air takes the speed from it, with the square of it.
     private double Coast(MetresPerSecond through, double seconds) =>

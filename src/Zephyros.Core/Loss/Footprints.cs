@@ -16,7 +16,7 @@ internal static class Footprints
         var home = courses.Any(c => c.Return is not null) ? Way(setup, flight, courses) : null;
         var reach = new Metres(courses.Max(c => c.Legs[^1].Reach.Value));
         if (home is not null)
-            reach += LossCourse.WithoutFix(CourseTerms.Of(setup, flight));
+            reach += LossCourse.WithoutFix(CourseTerms.Of(setup, flight), Highest(courses));
         // Whole metres are told and drawn: nobody who stands just inside may read that it is outside.
         reach = new Metres(Math.Ceiling(reach.Value));
         var last = courses.MaxBy(c => c.Legs[^1].Far.Value)!.Legs;
@@ -44,9 +44,16 @@ internal static class Footprints
         WayBack.Of(
             setup.Craft,
             setup.Board.Loss.Return,
-            flight,
+            flight with
+            {
+                Height = Highest(courses.Where(c => c.Return is not null)),
+            },
             new Metres(courses.Max(c => c.Return?.Far.Value ?? 0)) + (flight.Pilot ?? default)
         );
+
+    // When its return begins at the latest.
+    private static Metres Highest(IEnumerable<LossCourse> courses) =>
+        new(courses.Max(c => (c.Return ?? c.Legs[0]).High.Value));
 
     private static IEnumerable<string> AtHome(WayBack way, Metres reach)
     {

@@ -4,8 +4,8 @@ using Zephyros.Core.Units;
 namespace Zephyros.Core.Loss;
 
 /// <summary>Where the craft is while a signal is lost, leg by leg: it flies on, falls, comes down by itself, or flies home.</summary>
-/// <remarks>Level flight keeps height and speed over the ground while the motors are at thrust and the board waits; that is our own
-/// assumption, as is that a landing levels the craft and lets air and wind do the rest, and that a craft with a position fix keeps to its place while it
+/// <remarks>Flight goes on with the same speed over the ground, and climbs or dives as before, while the motors are at thrust and the board
+/// waits; that is our own assumption, as is that a landing levels the craft and lets air and wind do the rest, and that a craft with a position fix keeps to its place while it
 /// climbs and lands at home.</remarks>
 internal sealed class LossCourse
 {
@@ -17,7 +17,12 @@ internal sealed class LossCourse
     public LossCourse(CourseTerms terms, IReadOnlyList<(TimeSpan After, BoardState State)> states)
     {
         var (flight, kind) = (terms.Flight, KindOf(states[0].State));
-        legs.Add(new CourseLeg(terms, kind, states[0].After, default, flight.Height, flight.Speed, default));
+        legs.Add(
+            new CourseLeg(terms, kind, states[0].After, default, flight.Height, flight.Speed, default)
+            {
+                Sinking = default(MetresPerSecond) - flight.Climb,
+            }
+        );
         foreach (var (after, state) in states.Skip(1))
         {
             Follow(after);
@@ -43,12 +48,17 @@ internal sealed class LossCourse
     public CourseLeg? Return => legs.FirstOrDefault(l => l.Kind == LegKind.Climbing);
 
     /// <summary>How far from where its position fix fails on the way home it can come down at most.</summary>
-    public static Metres WithoutFix(CourseTerms terms)
+    /// <param name="terms">What its way follows from.</param>
+    /// <param name="highest">How high it is at most until then.</param>
+    public static Metres WithoutFix(CourseTerms terms, Metres highest)
     {
         var flight = terms.Flight;
         var fastest = flight.Speed.AtLeast(terms.Return.Speed) + flight.Wind;
-        var high = flight.Height.AtLeast(terms.Return.Height);
-        var lands = new CourseLeg(terms, LegKind.Landing, default, default, high, fastest, default);
+        var high = highest.AtLeast(terms.Return.Height);
+        var lands = new CourseLeg(terms, LegKind.Landing, default, default, high, fastest, default)
+        {
+            Sinking = default(MetresPerSecond) - flight.Climb.AtLeast(terms.Return.Climb),
+        };
         if (lands.Ends is not { } ends || ends.At <= terms.Lands)
             return lands.ReachAt(lands.Ends?.At ?? default);
         var falls = lands.Then(LegKind.Falling, terms.Lands);

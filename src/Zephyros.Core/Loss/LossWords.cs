@@ -14,7 +14,14 @@ public static class LossWords
         "Nothing that was tried arms this craft, so that no loss can be played: the findings and the bench say why.";
 
     /// <summary>The flight when the last packet comes.</summary>
-    public static string Start(FlightAtLoss flight) => $"At {Speed(flight.Speed)}, {Whole(flight.Height)} up";
+    public static string Start(FlightAtLoss flight) =>
+        $"At {Speed(flight.Speed)}, {Whole(flight.Height)} up"
+        + flight.Climb.Value switch
+        {
+            > 0 => $", climbing at {flight.Climb}",
+            < 0 => $", diving at {default(MetresPerSecond) - flight.Climb}",
+            _ => "",
+        };
 
     /// <summary>How it ends, in one sentence.</summary>
     public static string Headline(FlightAtLoss flight, LossTimeline timeline)

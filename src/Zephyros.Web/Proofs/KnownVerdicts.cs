@@ -17,14 +17,20 @@ internal sealed class KnownVerdicts : IDisposable
 
     private readonly MemoryCache known = new(new MemoryCacheOptions { SizeLimit = MostPieces });
 
-    /// <summary>What tells setups apart of which the same can be proven: everything but what the craft is called and what is decided about
-    /// promises.</summary>
+    /// <summary>What tells setups apart of which the same can be proven: everything but what the craft is called, where it was copied
+    /// from and what is decided about promises.</summary>
     public static string Fingerprint(Setup setup) => Hash(Nameless(setup) with { Promises = setup.Promises.Clear() });
 
-    /// <summary>What tells setups apart that have the same fixes: everything but what the craft is called.</summary>
+    /// <summary>What tells setups apart that have the same fixes: everything but what the craft is called and where it was copied
+    /// from.</summary>
     public static string FixesFingerprint(Setup setup) => Hash(Nameless(setup));
 
-    private static Setup Nameless(Setup setup) => setup with { Craft = setup.Craft with { Name = "", Summary = "" } };
+    private static Setup Nameless(Setup setup) =>
+        setup with
+        {
+            Craft = setup.Craft with { Name = "", Summary = "" },
+            Air = setup.Air with { LossCopiedFrom = "" },
+        };
 
     private static string Hash(Setup setup) =>
         Convert.ToHexString(SHA256.HashData(Encoding.UTF8.GetBytes(CanonicalJson.Write(setup))));

@@ -1,5 +1,7 @@
 using Zephyros.Core.Board;
 using Zephyros.Core.Craft;
+using Zephyros.Core.Edits;
+using Zephyros.Core.Findings;
 using Zephyros.Core.Setups;
 
 namespace Zephyros.Core.Tests.Findings;
@@ -19,6 +21,7 @@ internal static class LossFaults
         new Dictionary<string, Setup>(StringComparer.Ordinal)
         {
             ["landing-too-short"] = With(l => l with { LandingTime = new(19_000) }),
+            ["loss-not-set-anew"] = NewSetup.Copy(Demo.Plain, "Tern"),
             ["grace-outlasts-fall"] = With(l => l with { Grace = new(3000), GraceValues = GraceValues.Substituted }),
             ["recovery-throws"] = With(l => l with { Recovery = FlightRecovery.AtOnce }),
             ["timeout-too-short"] = Demo.Plain.WithBoard(b =>
@@ -41,6 +44,8 @@ internal static class LossFaults
         new Dictionary<string, Setup>(StringComparer.Ordinal)
         {
             ["a landing that just lasts"] = With(l => l),
+            ["a copy on which the loss was set"] = SetAnew(NewSetup.Copy(Demo.Plain, "Tern")),
+            ["a landing that just lasts from where it climbs to"] = Climbing(22_000),
             ["a grace time shorter than the fall"] = With(l =>
                 l with
                 {
@@ -62,6 +67,16 @@ internal static class LossFaults
             ["a return from the smallest distance"] = Home(f => f with { Pilot = new(20) }),
             ["a return against a wind that is slower"] = Home(f => f with { Wind = new(7), Pilot = new(20) }),
         };
+
+    private static Setup SetAnew(Setup setup) =>
+        Examination.Of(setup).Single(f => f.Key == "loss-not-set-anew").Fixes[0].Edit.ApplyTo(setup).Setup!;
+
+    // 0.461 s at 4 m/s until the board lands, 2 m; then it stops climbing after 0.41 s and 0.8 m, and comes down in 21.4 s.
+    private static Setup Climbing(double landing)
+    {
+        var setup = With(l => l with { LandingTime = new(landing) });
+        return setup with { Craft = setup.Craft with { AtLoss = setup.Craft.AtLoss! with { Climb = new(4) } } };
+    }
 
     private static Setup Seen(double metres) =>
         Demo.Clean with

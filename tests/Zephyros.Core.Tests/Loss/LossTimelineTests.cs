@@ -127,6 +127,32 @@ public sealed class LossTimelineTests
         Assert.Equal(Math.Ceiling(far), timeline.Footprint.Reach!.Value.Value);
     }
 
+    // By hand: up on until the motors stop, then (12 + sqrt(12² + 2 × 9.80665 × h)) / 9.80665 s.
+    [Fact]
+    public void A_stop_while_it_climbs_and_a_dive_that_ends_before_it()
+    {
+        var play = LossPlay.Of(Demo.Plain, new Percent(0), fix: false)!;
+        var flight = new FlightAtLoss
+        {
+            Speed = new(10),
+            Height = new(40),
+            Climb = new(12),
+        };
+        var climbs = play.With(flight);
+        var stop = (300 + Demo.Plain.Board.SignalTimeout.Value) / 1000;
+        var high = 40 + (12 * stop);
+        var down = stop + ((12 + Math.Sqrt(144 + (2 * 9.80665 * high))) / 9.80665);
+        Assert.Equal(high, climbs.Marks.Single(m => m.Kind == LossMarkKind.MotorsStop).High.Value, 3);
+        Assert.Equal(down * 1000, climbs.Marks.Single(m => m.Kind == LossMarkKind.Touchdown).Latest.Value, 0);
+        Assert.Equal(Math.Ceiling(10 * down), climbs.Footprint.Reach!.Value.Value);
+        Assert.Equal(10, climbs.Footprint.Likely!.Value.Value / down, 2);
+
+        // 4 m down at 20 m/s take 0.2 s; with 10 m/s along it comes to the ground at sqrt(500) m/s.
+        var dives = play.With(flight with { Height = new(4), Climb = new(-20) });
+        Assert.Equal(200, dives.Marks.Single(m => m.Kind == LossMarkKind.Touchdown).Latest.Value, 3);
+        Assert.Equal(Math.Sqrt(500), dives.Footprint.Impact!.Value.Value, 6);
+    }
+
     // Who stands a hair outside reads the same whole metres as who stands inside, and must not read that it is safe.
     [Fact]
     public void Whole_metres_never_tell_somebody_outside_who_is_not()
@@ -165,6 +191,7 @@ public sealed class LossTimelineTests
                 Speed = new(random.Next(0, 40)),
                 Height = new(random.Next(1, 120)),
                 Wind = new(random.Next(0, 15)),
+                Climb = new(random.Next(2) * random.Next(-20, 30)),
                 Descent = new(random.Next(1, 5)),
                 FallsAt = random.Next(3) == 0 ? null : new(random.Next(5, 40)),
             };
@@ -283,7 +310,7 @@ public sealed class LossTimelineTests
         const double Step = 0.002;
         var brake = flight.FallsAt is { } carried ? 9.80665 / (carried.Value * carried.Value) : 0;
         var (x, y, z, time) = (0.0, 0.0, flight.Height.Value, 0.0);
-        var (vx, vy, down) = (flight.Speed.Value, 0.0, 0.0);
+        var (vx, vy, down) = (flight.Speed.Value, 0.0, -flight.Climb.Value);
         while (z > 0 && time < 700)
         {
             var leg = timeline.Course.Last(p => p.After.Value <= (time * 1000) + 1e-6 || p.After.Value == 0).Leg;
@@ -296,7 +323,8 @@ public sealed class LossTimelineTests
             else if (leg == LegKind.Landing)
             {
                 var k = brake * Math.Sqrt((rx * rx) + (ry * ry));
-                (vx, vy, down) = (vx - (k * rx * Step), vy - (k * ry * Step), flight.Descent.Value);
+                down = down < 0 ? down + (9.80665 * Step) : flight.Descent.Value;
+                (vx, vy) = (vx - (k * rx * Step), vy - (k * ry * Step));
             }
             else if (leg == LegKind.OnGround)
             {

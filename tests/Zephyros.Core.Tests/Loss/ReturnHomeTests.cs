@@ -100,6 +100,7 @@ public sealed class ReturnHomeTests
                 Speed = new(random.Next(0, 40)),
                 Height = new(random.Next(1, 120)),
                 Wind = new(random.Next(0, (int)settings.Speed.Value)),
+                Climb = new(random.Next(2) * random.Next(-10, 20)),
                 Descent = new(random.Next(1, 5)),
                 FallsAt = random.Next(3) == 0 ? null : new(random.Next(5, 40)),
                 Pilot = new(random.Next(0, 400)),
@@ -135,7 +136,12 @@ public sealed class ReturnHomeTests
             var played = LossPlay.Of(setup, new Percent(0), fix: true)!;
             for (var i = 0; i < 100; i++)
             {
-                var flight = Flight with { Speed = new(random.Next(5, 40)), Pilot = new(random.Next(100, 1200)) };
+                var flight = Flight with
+                {
+                    Speed = new(random.Next(5, 40)),
+                    Pilot = new(random.Next(100, 1200)),
+                    Climb = new(random.Next(2) * random.Next(-3, 10)),
+                };
                 var found = Examination
                     .Of(setup with { Craft = setup.Craft with { AtLoss = flight } })
                     .SingleOrDefault(f => f.Key == "return-beyond-battery");
@@ -191,7 +197,7 @@ public sealed class ReturnHomeTests
                 flight.Pilot.Value.Value * Math.Sin(homeAt)
             );
             var brake = flight.FallsAt is { } carried ? 9.80665 / (carried.Value * carried.Value) : 0;
-            var (x, y, z, vx, vy, down) = (0.0, 0.0, flight.Height.Value, flight.Speed.Value, 0.0, 0.0);
+            var (x, y, z, vx, vy, down) = (0.0, 0.0, flight.Height.Value, flight.Speed.Value, 0.0, -flight.Climb.Value);
             for (var time = 0.0; z > 0 && time < 4000; time += Step)
             {
                 if (time >= begins && time < fails)
@@ -215,7 +221,7 @@ public sealed class ReturnHomeTests
                     var (rx, ry) = (vx - windX, vy - windY);
                     var falls = time >= fails + lands;
                     if (!falls)
-                        down = flight.Descent.Value;
+                        down = down < 0 ? down + (9.80665 * Step) : flight.Descent.Value;
                     var k = brake * Math.Sqrt((rx * rx) + (ry * ry) + (falls ? down * down : 0));
                     (vx, vy) = (vx - (k * rx * Step), vy - (k * ry * Step));
                     if (falls)

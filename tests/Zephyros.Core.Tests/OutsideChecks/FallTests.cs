@@ -43,6 +43,23 @@ public sealed class FallTests
             Assert.Equal(height - fallen, fall.At(TimeSpan.FromSeconds(half)).High.Value, 4);
     }
 
+    // Thrown straight up through air, by the textbook: it stops after vt / g atan(u / vt), vt² / 2g ln(1 + (u / vt)²) higher.
+    [Theory]
+    [InlineData(15, 12, 20)]
+    [InlineData(0, 30, 9)]
+    public void Straight_up_through_air(double height, double up, double carried)
+    {
+        var fall = new Fall(new(height), default, default, new(carried)) { Sinking = new(-up) };
+        var rises = carried / G * Math.Atan(up / carried);
+        var top = height + (carried * carried / (2 * G) * Math.Log(1 + (up * up / (carried * carried))));
+        Assert.Equal(top, fall.At(TimeSpan.FromSeconds(rises)).High.Value, 4);
+        var falls = carried / G * Math.Acosh(Math.Exp(top * G / (carried * carried)));
+        Assert.Equal(rises + falls, fall.Ground.Time.TotalSeconds, 3);
+        Assert.Equal((12 + Math.Sqrt(144 + (2 * G * 15))) / G, Thrown(12).Ground.Time.TotalSeconds, 6);
+
+        static Fall Thrown(double at) => new(new(15), default, default, null) { Sinking = new(-at) };
+    }
+
     // Thrown forward in wind: the library's own method of Runge and Kutta, in steps of another length.
     [Theory]
     [InlineData(60, 25, 8, 18)]
@@ -78,7 +95,7 @@ public sealed class FallTests
             MetresPerSecond? carried = random.Next(4) == 0 ? null : new(random.Next(3, 60));
             var fall = new Fall(new(random.Next(1, 150)), new(random.Next(0, 60)), new(random.Next(0, 30)), carried)
             {
-                Sinking = new(random.Next(0, 4)),
+                Sinking = new(random.Next(2) == 0 ? random.Next(0, 4) : random.Next(-40, 20)),
             };
             var wind = fall.Wind.Value * (random.Next(3) == 0 ? 1 : random.NextDouble());
             var from = random.NextDouble() * 2 * Math.PI;
@@ -93,7 +110,7 @@ public sealed class FallTests
         var brake = fall.FallsAt is { } carried ? G / (carried.Value * carried.Value) : 0;
         var (x, y, z) = (0.0, 0.0, fall.Height.Value);
         var (vx, vy, down) = (fall.Speed.Value, 0.0, fall.Sinking.Value);
-        while (z > 0)
+        while (z > 0 || down < 0)
         {
             var (rx, ry) = (vx - windAlong, vy - windAcross);
             var k = brake * Math.Sqrt((rx * rx) + (ry * ry) + (down * down));

@@ -108,6 +108,14 @@ export function LossPart({ id, setup, changes }: Props) {
               />
             )}
             <NumberField
+              label="Climbs at"
+              unit="m/s"
+              value={flight.climb ?? 0}
+              {...RANGES['craft.atLoss.climb']}
+              step={1}
+              onCommit={(v) => put(v < 0 ? `Dives at ${-v} m/s` : `Climbs at ${v} m/s`, 'climb', v)}
+            />
+            <NumberField
               label="Lands at"
               unit="m/s"
               value={flight.descent ?? 2}
@@ -123,8 +131,9 @@ export function LossPart({ id, setup, changes }: Props) {
           </div>
         </LookAtDrafts>
         <p className="text-sm text-soft">
-          {!located && 'The board has no position receiver, so it never has a fix. '}0: not known. Without the terminal
-          velocity of its fall the air is left out, and the craft comes furthest.
+          {!located && 'The board has no position receiver, so it never has a fix. '}Climbs at less than 0: it dives.
+          Elsewhere 0: not known. Without the terminal velocity of its fall the air is left out, and the craft comes
+          furthest.
         </p>
         {data.timeline && (
           <PlanView
