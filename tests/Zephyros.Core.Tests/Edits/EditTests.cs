@@ -74,7 +74,7 @@ public sealed class EditTests
         {
             Craft = measured.Craft with { Name = "Turnstone" },
             Model = measured.Model with { Name = "TURNSTONE" },
-            Air = measured.Air with { GivesUpAfter = null },
+            Air = measured.Air with { GivesUpAfter = null, LossCopiedFrom = measured.Craft.Name },
         };
         Assert.Equal(CanonicalJson.Write(named), CanonicalJson.Write(copy));
     }
