@@ -30,6 +30,14 @@ public sealed record Fall(Metres Height, MetresPerSecond Speed, MetresPerSecond 
     /// <summary>How fast it comes down already when the motors stop; less than 0 when it climbs.</summary>
     public MetresPerSecond Sinking { get; init; }
 
+    /// <summary>How long, in seconds, and how far a craft without thrust goes on up when no air brakes it; 0 when it does not climb.</summary>
+    /// <param name="climb">How fast it climbs.</param>
+    public static (double Seconds, Metres Higher) Rise(MetresPerSecond climb)
+    {
+        var seconds = Math.Max(0, climb.Value) / Gravity;
+        return (seconds, new Metres(Gravity * seconds * seconds / 2));
+    }
+
     /// <summary>Where it is a while after the motors stopped.</summary>
     /// <param name="after">The time, 0 or more.</param>
     /// <returns>How far it has come over the ground and how high it is; on the ground it stays where it came down.</returns>
@@ -63,8 +71,8 @@ public sealed record Fall(Metres Height, MetresPerSecond Speed, MetresPerSecond 
         var square = Square(carried.Value);
         var tends = Math.Sqrt((Math.Sqrt((level * level) + (4 * square * square)) - level) / 2);
         // What still climbs comes highest, and latest, when no air brakes it on the way up.
-        var rises = Math.Max(0, -Sinking.Value) / Gravity;
-        var (high, down, time) = (Height.Value + (Gravity * rises * rises / 2), Math.Max(0, Sinking.Value), rises);
+        var (rises, higher) = Rise(default(MetresPerSecond) - Sinking);
+        var (high, down, time) = ((Height + higher).Value, Math.Max(0, Sinking.Value), rises);
         if (down >= tends)
             return time + (high / tends);
         while (high > 0)

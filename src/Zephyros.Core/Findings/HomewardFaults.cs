@@ -2,7 +2,6 @@ using Zephyros.Core.Board;
 using Zephyros.Core.Craft;
 using Zephyros.Core.Edits;
 using Zephyros.Core.Path;
-using Zephyros.Core.Units;
 
 namespace Zephyros.Core.Findings;
 
@@ -21,30 +20,13 @@ internal static class HomewardFaults
             || craft.AtLoss is not { } written
         )
             return null;
-        var flight = written with { Height = Height(plan, written) };
+        var flight = written with { Height = FlownOn.Highest(plan, written) };
         var (settings, away) = (board.Loss.Return, flight.Pilot);
-        return (flight, settings, away is null ? null : WayBack.Of(craft, settings, flight, Begins(plan, flight)));
-    }
-
-    /// <summary>How far away home is when the board turns round: from the last packet until then the craft flies on.</summary>
-    public static Metres Begins(SignalPlan plan, FlightAtLoss flight)
-    {
-        return (flight.Pilot ?? default) + new Metres(flight.Speed.Value * On(plan).Value / 1000);
-    }
-
-    /// <summary>How high the craft is at most when the board begins what it does: from the last packet until then it climbs on, and a dive
-    /// may have ended.</summary>
-    public static Metres Height(SignalPlan plan, FlightAtLoss flight)
-    {
-        // The last packet and the last frame may each have come a period before they are missed.
-        var on = On(plan) + new Milliseconds(1000 / plan.Setup.Air.PacketRate.Value) + plan.Setup.Wire.FramePeriod;
-        return flight.Height + new Metres(Math.Ceiling(flight.Climb.AtLeast(default).Value * on.Value / 1000));
-    }
-
-    private static Milliseconds On(SignalPlan plan)
-    {
-        var (air, board) = (plan.Setup.Air, plan.Setup.Board);
-        return air.GivesUp + board.SignalTimeout + board.Loss.Grace;
+        return (
+            flight,
+            settings,
+            away is null ? null : WayBack.Of(craft, settings, flight, FlownOn.Away(plan, flight))
+        );
     }
 
     /// <summary>The fix that lets the board come down where it is.</summary>

@@ -20,8 +20,8 @@ public sealed class LandingTooShort : IFindingRule
             yield break;
         var lands = loss.LandingTime.Value / 1000;
         // A craft that climbs goes on up until it has lost its speed.
-        var rises = flight.Climb.AtLeast(default).Value / Fall.Gravity;
-        var top = HomewardFaults.Height(plan, flight) + new Metres(Fall.Gravity * rises * rises / 2);
+        var (rises, higher) = Fall.Rise(flight.Climb);
+        var top = FlownOn.Highest(plan, flight) + higher;
         var takes = rises + (top.Value / flight.Descent.Value);
         var left = new Metres(flight.Descent.Value * (takes - lands));
         if (left <= default(Metres))

@@ -24,7 +24,7 @@ public sealed class ReturnBeyondBattery : IFindingRule
                 Height = flight.Height,
             },
             flight,
-            HomewardFaults.Begins(plan, flight)
+            FlownOn.Away(plan, flight)
         );
         yield return new Finding
         {
@@ -36,7 +36,7 @@ public sealed class ReturnBeyondBattery : IFindingRule
                 ? "No battery is enough for the return home"
                 : "After the battery\u2019s alarm the return home is too long",
             What = empty
-                ? $"{way.Charged} It climbs to {settings.Height.AtLeast(flight.Height)} and flies {Figures.Plain(Math.Ceiling(HomewardFaults.Begins(plan, flight).Value), 0)} m against {flight.Wind} of wind, as it flies on until the board turns it round."
+                ? $"{way.Charged} It climbs to {settings.Height.AtLeast(flight.Height)} and flies {Figures.Plain(Math.Ceiling(FlownOn.Away(plan, flight).Value), 0)} m against {flight.Wind} of wind, as it flies on until the board turns it round."
                 : $"{way.Charged} The way home that the alarm leaves time for takes {Figures.Plain(leaves!.Value.Value, 0)} mAh.",
             Why = empty
                 ? "Where that is, nobody has chosen."

@@ -31,9 +31,9 @@ internal sealed record CourseLeg(
     public MetresPerSecond Sinking { get; init; }
 
     // A craft that climbs when its landing begins goes on up without thrust before it comes down.
-    private double Rises => Math.Max(0, -Sinking.Value) / Fall.Gravity;
+    private double Rises => Fall.Rise(default(MetresPerSecond) - Sinking).Seconds;
 
-    private Metres Top => High + new Metres(Fall.Gravity * Rises * Rises / 2);
+    private Metres Top => High + Fall.Rise(default(MetresPerSecond) - Sinking).Higher;
 
     private Fall Fall => new(High, Speed, Flight.Wind, Flight.FallsAt) { Sinking = Sinking };
 

@@ -171,6 +171,19 @@ public sealed partial class FindingRuleTests
         );
     }
 
+    // By hand: 21.4 s from where it climbs to, 20 s from where it was.
+    [Fact]
+    public void A_landing_that_lasts_from_level_flight_is_too_short_for_a_climb()
+    {
+        var climbing = LossFaults.Climbing(21_000);
+        var level = climbing with
+        {
+            Craft = climbing.Craft with { AtLoss = climbing.Craft.AtLoss! with { Climb = default } },
+        };
+        Assert.Contains(Examination.Of(climbing), f => f.Key == "landing-too-short");
+        Assert.DoesNotContain(Examination.Of(level), f => f.Key == "landing-too-short");
+    }
+
     // A limit that every reading meets is not one that never comes; what then happens all the time is said.
     [Theory]
     [InlineData(Relation.Above, 6000, "The condition will not come when it is needed.")]

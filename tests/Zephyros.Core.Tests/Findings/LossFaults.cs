@@ -72,7 +72,7 @@ internal static class LossFaults
         Examination.Of(setup).Single(f => f.Key == "loss-not-set-anew").Fixes[0].Edit.ApplyTo(setup).Setup!;
 
     // 0.461 s at 4 m/s until the board lands, 2 m; then it stops climbing after 0.41 s and 0.8 m, and comes down in 21.4 s.
-    private static Setup Climbing(double landing)
+    public static Setup Climbing(double landing)
     {
         var setup = With(l => l with { LandingTime = new(landing) });
         return setup with { Craft = setup.Craft with { AtLoss = setup.Craft.AtLoss! with { Climb = new(4) } } };
