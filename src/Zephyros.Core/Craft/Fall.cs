@@ -47,6 +47,10 @@ public sealed record Fall(Metres Height, MetresPerSecond Speed, MetresPerSecond 
         return (new Metres(at.Far), new Metres(at.High));
     }
 
+    /// <summary>How fast it comes down a while after the motors stopped; less than 0 while it still climbs.</summary>
+    /// <param name="after">The time, 0 or more.</param>
+    public MetresPerSecond SinkingAt(TimeSpan after) => new(Until(after).At.Down);
+
     /// <summary>Where, when and how fast it comes down.</summary>
     public (TimeSpan Time, Metres Far, MetresPerSecond Speed) Ground
     {

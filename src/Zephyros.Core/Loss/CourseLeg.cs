@@ -25,6 +25,15 @@ internal sealed record CourseLeg(
     [Figure(Station.Board, "A return home has turned the craft within", ProvenanceKind.OwnAssumption, Unit = "s")]
     private const double Turns = 3;
 
+    // A landing that begins in a dive brakes it no harder than with so many times the craft's weight beyond what carries it.
+    [Figure(
+        Station.Board,
+        "A landing brakes a dive, beyond what carries the craft, with",
+        ProvenanceKind.OwnAssumption,
+        Unit = "times its weight"
+    )]
+    private const double Brakes = 1;
+
     private FlightAtLoss Flight => Terms.Flight;
 
     /// <summary>How fast it comes down already when the leg begins; less than 0 when it climbs.</summary>
@@ -62,12 +71,26 @@ internal sealed record CourseLeg(
         Kind switch
         {
             LegKind.Falling => Fall.Ground.Speed,
-            LegKind.Landing or LegKind.LandingAtHome => Flight.Descent,
-            LegKind.Level => new MetresPerSecond(
-                Math.Sqrt((Speed.Value * Speed.Value) + (Sinking.Value * Sinking.Value))
-            ),
+            LegKind.Landing => Uncaught ?? Flight.Descent,
+            LegKind.LandingAtHome => Flight.Descent,
+            LegKind.Level => new MetresPerSecond(Math.Sqrt(Square(Speed) + Square(Sinking))),
             LegKind.Climbing or LegKind.Returning or LegKind.OnGround => default,
         };
+
+    /// <summary>How fast it comes to the ground where a landing begins in a dive, or in a fall, that it cannot catch in time; null where it
+    /// can.</summary>
+    /// <remarks>Where and when it comes down is reckoned as if the dive were caught at once: it is longest in the air so, and comes
+    /// furthest.</remarks>
+    public MetresPerSecond? Uncaught
+    {
+        get
+        {
+            var left = Square(Sinking) - (2 * Brakes * Fall.Gravity * High.Value);
+            return Kind == LegKind.Landing && Sinking > Flight.Descent && left > Square(Flight.Descent)
+                ? new MetresPerSecond(Math.Sqrt(Square(Speed) + left))
+                : null;
+        }
+    }
 
     /// <summary>Where it is at a time of this leg.</summary>
     public (Metres Far, Metres High) At(TimeSpan after)
@@ -154,10 +177,13 @@ internal sealed record CourseLeg(
             {
                 LegKind.Level => Sinking,
                 LegKind.Landing or LegKind.LandingAtHome => SinksAfter((at - Begins).TotalSeconds),
-                LegKind.Falling or LegKind.Climbing or LegKind.Returning or LegKind.OnGround => default,
+                LegKind.Falling => next == LegKind.Landing ? Fall.SinkingAt(at - Begins) : default,
+                LegKind.Climbing or LegKind.Returning or LegKind.OnGround => default,
             },
         };
     }
+
+    private static double Square(MetresPerSecond speed) => speed.Value * speed.Value;
 
     private TimeSpan After(double way, MetresPerSecond speed) => Begins + TimeSpan.FromSeconds(way / speed.Value);
 

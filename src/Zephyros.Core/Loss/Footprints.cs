@@ -20,7 +20,11 @@ internal static class Footprints
         // Whole metres are told and drawn: nobody who stands just inside may read that it is outside.
         reach = new Metres(Math.Ceiling(reach.Value));
         var last = courses.MaxBy(c => c.Legs[^1].Far.Value)!.Legs;
-        var speed = last.Count > 1 ? last[^2].Impact : default;
+        var speed = courses
+            .Where(c => c.Legs.Count > 1)
+            .Select(c => c.Legs[^2].Impact)
+            .DefaultIfEmpty()
+            .MaxBy(s => s.Value);
         Joules? energy = flight.Mass is { } mass ? new Joules(mass.Value / 1000 * speed.Value * speed.Value / 2) : null;
         return new Footprint(
             reach,
@@ -31,6 +35,9 @@ internal static class Footprints
             [
                 .. home is null ? Stand("The pilot", "is", flight.Pilot, reach) : AtHome(home, reach),
                 .. Stand("People or road", "are", flight.Line, reach),
+                .. courses.Any(c => c.Legs.Any(l => l.Uncaught is not null))
+                    ? (string[])["Its landing begins in a dive, too near to the ground to catch it."]
+                    : [],
                 .. energy is { } joules
                     ? (string[])[$"The impact has {Figures.Plain(joules.Value, joules.Value < 10 ? 1 : 0)} J."]
                     : [],

@@ -153,6 +153,33 @@ public sealed class LossTimelineTests
         Assert.Equal(Math.Sqrt(500), dives.Footprint.Impact!.Value.Value, 6);
     }
 
+    // By hand: what 9.80665 m/s² take away on the height that is left; a landing does not make a dive near the ground soft.
+    [Theory]
+    [InlineData(8, true)]
+    [InlineData(60, false)]
+    public void A_landing_that_begins_in_a_dive(double height, bool hard)
+    {
+        var setup = Demo.Plain.WithBoard(b =>
+            b with
+            {
+                Loss = new() { Procedure = LossProcedure.Land, LandingTime = new(60_000) },
+            }
+        );
+        var flight = new FlightAtLoss
+        {
+            Speed = new(10),
+            Height = new(height),
+            Climb = new(-9),
+            Descent = new(1),
+        };
+        var timeline = LossPlay.Of(setup, new Percent(0), fix: false)!.With(flight);
+        var begins = timeline.Marks.Single(m => m.Kind == LossMarkKind.Procedure).Latest.Value / 1000;
+        var left = 81 - (2 * 9.80665 * (height - (9 * begins)));
+        Assert.Equal(hard, left > 1);
+        Assert.Equal(hard ? Math.Sqrt(100 + left) : 1, timeline.Footprint.Impact!.Value.Value, 6);
+        Assert.Equal(hard, timeline.Footprint.Words.Any(w => w.Contains("in a dive", StringComparison.Ordinal)));
+    }
+
     // Who stands a hair outside reads the same whole metres as who stands inside, and must not read that it is safe.
     [Fact]
     public void Whole_metres_never_tell_somebody_outside_who_is_not()
